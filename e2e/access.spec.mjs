@@ -43,7 +43,7 @@ for (const [width, name] of [
       await axe(page, 'texts');
       await page.getByRole('checkbox', { name: 'Pick up Salt Letters' }).click();
       await page.getByRole('button', { name: /^Assign to/ }).click();
-      await expect(page.getByText('What will happen')).toBeVisible();
+      await expect(page.getByText('What happens')).toBeVisible();
       await axe(page, 'assigning');
       await page.keyboard.press('Escape');
       await page.getByRole('link', { name: 'Salt Letters' }).click();
@@ -64,7 +64,7 @@ for (const [width, name] of [
       await page.getByRole('button', { name: /^Suggest/ }).click();
       await axe(page, 'goals');
       await place(page, 'Groups');
-      await page.getByRole('button', { name: 'Change by hand' }).click();
+      await page.getByRole('button', { name: 'Edit groups' }).click();
       await expect(page.getByRole('heading', { name: 'Who moves and why' })).toBeVisible();
       await axe(page, 'groups');
     });
@@ -90,7 +90,7 @@ for (const [width, name] of [
       await page.goto(page.url().replace('/roster', '/many'));
       await page.getByRole('textbox', { name: 'Given name, row 1', exact: true }).focus();
       await paste(page, 'Nils\tDahl\t2\t20\nZed\tQuux\t99\tdeep\nNew\tOne\t4\t');
-      await expect(page.getByText('2 kept back to be put right')).toBeVisible();
+      await expect(page.getByText('2 kept back to be self-correction')).toBeVisible();
       await axe(page, 'the grid');
       await page.getByRole('button', { name: 'Clear' }).click();
       for (const name of ['Lists', 'Guardians', 'Class']) {
@@ -119,7 +119,7 @@ for (const [width, name] of [
       }
       await place(page, 'Readers');
       await page.getByRole('button', { name: 'Abel Tesfaye' }).click();
-      await page.getByText('Delete for good').click();
+      await page.getByText('Delete permanently').click();
       await axe(page, 'what a lead does for a reader');
     });
 
@@ -134,7 +134,7 @@ for (const [width, name] of [
       await expect(page.getByLabel('Your code')).toBeVisible();
       await axe(page, 'code');
       await signIn(page, 'lucia');
-      await expect(page.getByText('Read lately')).toBeVisible();
+      await expect(page.getByText('Recent reading')).toBeVisible();
       await axe(page, 'guardian');
     });
 
@@ -149,10 +149,10 @@ for (const [width, name] of [
       await axe(page, 'quiz');
       await page.getByRole('link', { name: 'Stop for now' }).click();
       await page
-        .getByRole('link', { name: /at the first try/ })
+        .getByRole('link', { name: /on the first try/ })
         .first()
         .click();
-      await expect(page.getByRole('heading', { name: /right at the first try/ })).toBeVisible();
+      await expect(page.getByRole('heading', { name: /right on the first try/ })).toBeVisible();
       await axe(page, 'result');
     });
   });

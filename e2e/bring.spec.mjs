@@ -10,15 +10,15 @@ test('a document is looked into, its chapters are named and taken in', async ({ 
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('button', { name: 'Other…' }).click();
-  await page.getByRole('menuitem', { name: 'Bring files in' }).click();
+  await page.getByRole('menuitem', { name: 'Import texts' }).click();
   await axe(page, 'bringing texts in, empty');
-  const file = page.getByLabel(/Choose a file|Another file/);
+  const file = page.getByLabel(/Choose a file|Choose another file/);
   await file.setInputFiles({
     name: 'virus.zip',
     mimeType: 'application/zip',
     buffer: Buffer.from('PK\u0003\u0004nonsense'),
   });
-  await expect(page.getByRole('alert')).toHaveText('This archive is damaged or cut short.');
+  await expect(page.getByRole('alert')).toHaveText('This archive is damaged or incomplete.');
   await file.setInputFiles({
     name: 'herons.md',
     mimeType: 'text/markdown',
@@ -34,7 +34,7 @@ test('a document is looked into, its chapters are named and taken in', async ({ 
   await page.getByLabel('Topic').first().fill('');
   await axe(page, 'the texts of a file');
   await page.getByRole('button', { name: 'Take in 1 text' }).click();
-  await expect(page.getByRole('alert')).toContainText('Say what “The heron and the ferry” is about');
+  await expect(page.getByRole('alert')).toContainText('for “The heron and the ferry”');
   await page.getByLabel('Topic').first().fill('Birds');
   await page.getByRole('button', { name: 'Take in 1 text' }).click();
   await expect(page.getByRole('heading', { name: 'Taken in 1 text' })).toBeVisible();
@@ -56,7 +56,7 @@ test('a text is saved as a book and as a content folder, and both come back', as
     const path = await (await saved).path();
     await place(page, 'Texts');
     await page.getByRole('button', { name: 'Other…' }).click();
-    await page.getByRole('menuitem', { name: 'Bring files in' }).click();
+    await page.getByRole('menuitem', { name: 'Import texts' }).click();
     await page.getByLabel('Choose a file').setInputFiles({
       name: (await saved).suggestedFilename(),
       mimeType: 'application/zip',
@@ -78,20 +78,20 @@ test('a copy on paper is lent with a user name and its code, and taken back with
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('button', { name: 'Other…' }).click();
-  await page.getByRole('menuitem', { name: 'Copies on paper' }).click();
+  await page.getByRole('menuitem', { name: 'Paper copies' }).click();
   await page.getByRole('button', { name: 'Add copies' }).first().click();
   await page.getByLabel('Title').fill('The Ferry Cat');
-  await page.getByLabel('Codes, one a line').fill(`${code}\n${code}b`);
-  await expect(page.getByText('It is in the library; its copies lead there.')).toBeVisible();
-  await page.getByRole('button', { name: 'Add them' }).click();
+  await page.getByLabel('Codes, one per line').fill(`${code}\n${code}b`);
+  await expect(page.getByText('In the library, so copies link to it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add copies' }).click();
   await expect(page.getByText('2 copies added')).toBeVisible();
   const field = page.getByLabel('User name or copy');
   await field.fill('nobody');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toHaveText('Neither a copy nor a reader is known as “nobody”.');
+  await expect(page.getByRole('alert')).toHaveText('No copy or reader matches “nobody”.');
   await field.fill('mateo.r');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Mateo Rivas takes the next copy.')).toBeVisible();
+  await expect(page.getByText('Mateo Rivas borrows the next copy.')).toBeVisible();
   await page.getByLabel('Copy for Mateo Rivas').fill(code.toLowerCase());
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Mateo Rivas has “The Ferry Cat” until/)).toBeVisible();
@@ -99,5 +99,5 @@ test('a copy on paper is lent with a user name and its code, and taken back with
   await axe(page, 'copies on paper');
   await field.fill(code);
   await page.keyboard.press('Enter');
-  await expect(page.getByText('“The Ferry Cat” is back.')).toBeVisible();
+  await expect(page.getByText('Returned “The Ferry Cat”.')).toBeVisible();
 });

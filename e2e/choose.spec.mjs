@@ -5,10 +5,10 @@ import { axe, choose, place, reader, teacher, view } from './people.mjs';
 test('a teacher sets what readers may choose, and a reader chooses, begins and puts it back', async ({ page }) => {
   await teacher(page);
   await view(page, 'Class');
-  const rules = page.getByRole('region', { name: 'What readers may choose' });
-  await expect(rules.getByLabel('Readers may choose texts for themselves')).toBeChecked();
-  await choose(rules.getByLabel('Open at once, at most'), '1');
-  await choose(rules.getByLabel('How deep'), 'within their reach, or easier');
+  const rules = page.getByRole('region', { name: 'Reader choice' });
+  await expect(rules.getByLabel('Readers can choose texts themselves')).toBeChecked();
+  await choose(rules.getByLabel('Most open at once'), '1');
+  await choose(rules.getByLabel('Depth'), 'within their reach, or easier');
   await expect(rules.getByRole('status')).toContainText('Saved.');
   await rules.getByText(/^All topics|left out/).click();
   await rules.getByLabel('Sport').uncheck();
@@ -39,22 +39,22 @@ test('a deck gathers words of texts, is practised in rounds of at most ten, and 
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('button', { name: 'Other…' }).click();
-  await page.getByRole('menuitem', { name: 'Word decks' }).click();
-  await page.getByRole('button', { name: 'New deck' }).first().click();
-  await page.getByRole('button', { name: 'Keep the deck' }).click();
+  await page.getByRole('menuitem', { name: 'Word lists' }).click();
+  await page.getByRole('button', { name: 'New word list' }).first().click();
+  await page.getByRole('button', { name: 'Save word list' }).click();
   await expect(page.getByRole('alert')).toContainText('Give the deck a name');
   await page.getByLabel('Name').fill(name);
   for (const text of ['Why the Kettle Sings', 'Why Cats Land on Their Feet']) {
-    await page.getByLabel('Add the words of a text').fill(text);
+    await page.getByLabel('Add words from a text').fill(text);
     await page.getByRole('button', { name: new RegExp(`^${text}`) }).click();
-    await expect(page.getByLabel('Add the words of a text')).toHaveValue('');
+    await expect(page.getByLabel('Add words from a text')).toHaveValue('');
   }
   await page.getByLabel('Word 13', { exact: true }).fill('ladle');
-  await page.getByRole('button', { name: 'Keep the deck' }).click();
-  await expect(page.getByRole('alert')).toContainText('Say what “ladle” means.');
+  await page.getByRole('button', { name: 'Save word list' }).click();
+  await expect(page.getByRole('alert')).toContainText('Enter the meaning of “ladle”.');
   await page.getByLabel('Meaning of word 13').fill('a deep spoon');
   await axe(page, 'deck editor');
-  await page.getByRole('button', { name: 'Keep the deck' }).click();
+  await page.getByRole('button', { name: 'Save word list' }).click();
   const row = page.getByRole('row').filter({ hasText: name });
   await expect(row).toContainText(/rounds of (\d+, )+\d+/);
   await page.getByRole('button', { name: `Remove ${name}` }).click();

@@ -61,13 +61,13 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
   await expect(page.getByText('1 reader is in another class')).toBeVisible();
   await axe(page, 'asking for a reader');
   await page.getByRole('button', { name: 'Add 1 reader' }).click();
-  await expect(page.getByText('You asked for 1 reader of another class')).toBeVisible();
+  await expect(page.getByText('You requested 1 reader from another class')).toBeVisible();
   await axe(page, 'a roster with a request');
   await view(teo, 'Roster');
-  await expect(teo.getByText('Colleagues ask for 1 reader')).toBeVisible();
+  await expect(teo.getByText('Colleagues request 1 reader')).toBeVisible();
   await axe(teo, 'a request to answer');
-  await teo.getByRole('button', { name: `Approve ${one.givenName}, in both classes` }).click();
-  await expect(teo.getByText('Colleagues ask for')).toHaveCount(0);
+  await teo.getByRole('button', { name: `Approve ${one.givenName} for both classes` }).click();
+  await expect(teo.getByText('Colleagues request')).toHaveCount(0);
   await page.reload();
   await expect(page.getByRole('row', { name: new RegExp(one.familyName) })).toBeVisible();
   // Other walks find the class as it was.
@@ -75,15 +75,18 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
   await teo.context().close();
 });
 
-test('one sees where one is signed in and ends it there; the lead sees the sign-ins', async ({ browser, page }) => {
+test('one sees where one is signed in School year ends it there; the lead sees the sign-ins', async ({
+  browser,
+  page,
+}) => {
   const other = await (await browser.newContext()).newPage();
   await teacher(other, 'ines');
   await teacher(page, 'ines');
   await page.getByRole('button', { name: /^You: / }).click();
-  await page.getByRole('menuitem', { name: 'Where I am signed in…' }).click();
+  await page.getByRole('menuitem', { name: 'Where you are signed in…' }).click();
   await expect(page.getByText('this device')).toBeVisible();
   await axe(page, 'where one is signed in');
-  const ends = page.getByRole('button', { name: /^End the session on/ });
+  const ends = page.getByRole('button', { name: /^End session on/ });
   for (let left = await ends.count(); left > 0; left--) {
     await ends.first().click();
     await expect(ends).toHaveCount(left - 1);

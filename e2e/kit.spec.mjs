@@ -54,7 +54,7 @@ test('a field says what is wrong with it, to everybody', async ({ page }) => {
   await expect(page.getByLabel('Title', { exact: true })).toHaveAccessibleDescription('Up to 120 characters');
 });
 
-test('a number is taken as it is typed, and an emptied field has none', async ({ page }) => {
+test('a number is taken unchanged typed, and an emptied field has none', async ({ page }) => {
   await page.goto(`${address}/kit`);
   const days = page.getByRole('spinbutton', { name: 'Days' });
   await days.fill('');
@@ -81,7 +81,7 @@ test('a window takes the focus, keeps it, and gives it back', async ({ page }) =
   await expect(opener).toBeFocused();
 });
 
-test('a long list sorts, narrows, is picked by keys, and draws only what is looked at', async ({ page }) => {
+test('a long list sorts, narrows, is picked by keys, and draws only what is viewed', async ({ page }) => {
   await page.goto(`${address}/kit`);
   const list = page.getByRole('region', { name: 'Three hundred readers' });
   await expect(list.getByRole('row').nth(1)).toContainText('Reader 1');

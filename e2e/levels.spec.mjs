@@ -2,7 +2,7 @@ import { expect, test } from './world.mjs';
 import { axe, choose, place, teacher } from './people.mjs';
 
 // What a level is built from, and the teacher's own word.
-test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; a judgement is added and undone; the level is set until the next check and ends', async ({
+test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; a judgement is added and undone; the level is set until the next check School year ends', async ({
   page,
 }) => {
   await teacher(page);
@@ -12,7 +12,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
     .first()
     .click();
   await page.getByRole('link', { name: 'Open profile' }).click();
-  const account = page.getByRole('region', { name: 'What the level is built from' }).first();
+  const account = page.getByRole('region', { name: 'Evidence for the level' }).first();
   await expect(account.getByText(/with a level check/)).toBeVisible();
   const rows = account.getByRole('row');
   const count = await rows.count();
@@ -27,14 +27,14 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
     .getByRole('button', { name: /^Leave out: .*errors in 120 words/ })
     .first()
     .click();
-  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: 'Leave out' }).click();
   await expect(page.getByRole('alert')).toContainText('Say why');
   await page.getByLabel('Why').fill('He had a cold');
-  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: 'Leave out' }).click();
   await expect(account.getByText('left out: He had a cold')).toBeVisible();
   await axe(page, 'evidence');
   await account
-    .getByRole('button', { name: /^Take in again/ })
+    .getByRole('button', { name: /^Include/ })
     .first()
     .click();
   await expect(account.getByText('left out: He had a cold')).toHaveCount(0);
@@ -56,7 +56,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
   await axe(page, 'set level');
   await page.getByRole('button', { name: 'Set level', exact: true }).click();
   await expect(account.getByText('Set to 51.0 fm until the next level check.')).toBeVisible();
-  await expect(account.getByText(/The estimate beneath: \d/)).toBeVisible();
+  await expect(account.getByText(/Estimate beneath: \d/)).toBeVisible();
   await axe(page, 'level that is set');
   await account.getByRole('button', { name: 'End set level' }).click();
   await expect(account.getByText('Set to 51.0 fm')).toHaveCount(0);

@@ -76,14 +76,14 @@ test('without a network from the first page on: reload, read, answer, hand in, c
   await child.getByRole('link', { name: /Ten to Six/ }).click();
   await expect(child.getByRole('article', { name: /, page 1/ })).toBeVisible();
   await child.getByRole('navigation', { name: 'Pages' }).getByRole('button').last().click();
-  await child.getByRole('button', { name: 'To the questions' }).click();
+  await child.getByRole('button', { name: 'Go to questions' }).click();
   await expect(child.getByText('Question 1 of')).toBeVisible();
   const ticketId = /text\/([^/]+)/.exec(child.url())[1];
   await child.reload();
   const handIn = child.getByRole('button', { name: 'Hand in' });
   for (let i = 0; i < 12; i++) {
     await answerOne(child);
-    await expect(child.getByText('Your answer is kept and will be sent.')).toBeVisible();
+    await expect(child.getByText('Your answer is safe here and will be sent.')).toBeVisible();
     if (await handIn.isVisible()) break;
     await next(child);
   }
@@ -93,7 +93,7 @@ test('without a network from the first page on: reload, read, answer, hand in, c
   await child.close();
   child = await context.newPage();
   await child.goto('/');
-  await expect(child.getByText('will be handed in')).toBeVisible();
+  await expect(child.getByText('not sent yet')).toBeVisible();
   const waiting = (await keptHere(child)).filter((k) => k.about === ticketId);
   const answers = waiting.filter((k) => k.kind === 'answer').length;
   expect(answers).toBeGreaterThan(4);
@@ -109,7 +109,7 @@ test('without a network from the first page on: reload, read, answer, hand in, c
   expect(['ToMark', 'Released']).toContain(ticket.ticket.state);
   expect(ticket.answers.reduce((n, a) => n + a.tries.length, 0)).toBe(answers);
   expect(ticket.setAside).toEqual([]);
-  await expect(child.getByText('will be handed in')).toBeHidden();
+  await expect(child.getByText('not sent yet')).toBeHidden();
   await context.close();
 });
 
@@ -132,7 +132,7 @@ test('two children share a tablet: what one has not sent is neither seen nor sen
   await ready(tablet);
   await context.setOffline(true);
   await answerOne(tablet);
-  await expect(tablet.getByText('Your answer is kept and will be sent.')).toBeVisible();
+  await expect(tablet.getByText('Your answer is safe here and will be sent.')).toBeVisible();
   await tablet.getByRole('link', { name: 'Stop for now' }).click();
   await tablet.getByRole('button', { name: 'Sign out' }).click();
   await expect(tablet.getByRole('textbox', { name: 'Class code' })).toBeVisible();
@@ -206,7 +206,7 @@ test('what the server refuses for good is said to reader and teacher, and holds 
   const ticketId = /text\/([^/]+)/.exec(child.url())[1];
   await context.setOffline(true);
   await answerOne(child);
-  await expect(child.getByText('Your answer is kept and will be sent.')).toBeVisible();
+  await expect(child.getByText('Your answer is safe here and will be sent.')).toBeVisible();
   await api(page, 'POST', `/changes/${given.changeId}/undo`);
   await context.setOffline(false);
   await child.getByRole('link', { name: 'Stop for now' }).click();

@@ -14,10 +14,10 @@ const beginRecord = async (page) => {
   await teacher(page);
   await profile(page, 'Mateo');
   await page.getByRole('button', { name: 'Take a running record' }).click();
-  await page.getByLabel('Find a text').fill('crab');
+  await page.getByLabel('Find texts').fill('crab');
   await page
     .getByRole('row', { name: /^Crab on the Steps .* 126 / })
-    .getByRole('button', { name: /^Begin with/ })
+    .getByRole('button', { name: /^Start with/ })
     .click();
   await expect(page.getByRole('heading', { name: 'Running record' })).toBeVisible();
 };
@@ -39,7 +39,7 @@ test('a running record is marked with keys, undone, finished, printed, and count
   await expect(page.getByRole('timer', { name: 'Time' })).toHaveText(/0:0[1-9]/);
   await page.keyboard.press('p');
   await page.getByLabel('seconds').fill('63');
-  await expect(figure(page, 'Words correct a minute')).toContainText('117');
+  await expect(figure(page, 'Words correct per minute')).toContainText('117');
   await page
     .getByRole('textbox', { name: /^What was said for/ })
     .first()
@@ -50,13 +50,13 @@ test('a running record is marked with keys, undone, finished, printed, and count
   await page.getByRole('radio', { name: 'Questions', exact: true }).click();
   await axe(page, 'a running record');
   await expect(page.getByText(/^Saved \d\d:\d\d/)).toBeVisible();
-  await page.getByRole('button', { name: 'Finish: count it in the level' }).click();
+  await page.getByRole('button', { name: 'Finish and count in level' }).click();
   await expect(page.getByText(/counts in the level/)).toBeVisible();
   const printed = await page.request.get(await page.getByRole('link', { name: 'PDF' }).getAttribute('href'));
   expect(printed.headers()['content-type']).toBe('application/pdf');
   expect((await printed.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await page.getByRole('main').getByRole('link', { name: 'Mateo Rivas' }).click();
-  await expect(page.getByRole('rowheader', { name: /“Crab on the Steps”: 3 errors in 126 words, 98 %/ })).toBeVisible();
+  await expect(page.getByRole('rowheader', { name: /“Crab on the Steps”: 3 errors in 126 words, 98%/ })).toBeVisible();
   await expect(
     page
       .getByRole('region', { name: 'Words to practise' })
@@ -69,25 +69,25 @@ test('a running record is marked with keys, undone, finished, printed, and count
     .getByRole('link', { name: 'Crab on the Steps' })
     .first()
     .click();
-  await page.getByRole('button', { name: 'Throw away' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByRole('rowheader', { name: /“Crab on the Steps”: 3 errors/ })).toHaveCount(0);
 });
 
 test('marks are kept while there is no network, and by touch', async ({ page, context }) => {
   await beginRecord(page);
   await page
-    .getByRole('group', { name: 'What a tap marks' })
+    .getByRole('group', { name: 'A tap marks' })
     .getByRole('button', { name: /^left out/ })
     .click();
   await context.setOffline(true);
   await page.getByRole('button', { name: /^sea/ }).first().click();
   await page.getByRole('button', { name: /^goes/ }).first().click();
-  await expect(page.getByText('No network: kept on this device, will be sent')).toBeVisible();
+  await expect(page.getByText('No internet: saved on this device, will be sent')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText(/^Saved \d\d:\d\d/)).toBeVisible({ timeout: 15_000 });
   await page.reload();
   await expect(figure(page, 'Errors')).toContainText('2 in 126 words');
-  await page.getByRole('button', { name: 'Throw away' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
 });
 
 test('a reader records a text, the listening device drafts a record, the teacher takes it and finishes', async ({
@@ -101,8 +101,8 @@ test('a reader records a text, the listening device drafts a record, the teacher
   await place(page, 'Readers');
   await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
   await page.getByRole('button', { name: /^Assign to/ }).click();
-  await page.getByLabel('To be read aloud', { exact: false }).check();
-  const skip = page.getByLabel('Leave out readers who have had it');
+  await page.getByLabel('To be listen', { exact: false }).check();
+  const skip = page.getByLabel('Skip readers who have had it');
   if (await skip.count()) await skip.uncheck();
   await page
     .getByRole('dialog')
@@ -115,11 +115,11 @@ test('a reader records a text, the listening device drafts a record, the teacher
     .getByRole('link', { name: /Crab on the Steps/ })
     .first()
     .click();
-  await child.getByRole('button', { name: 'Read it aloud and record' }).click();
+  await child.getByRole('button', { name: 'Record my reading' }).click();
   await expect(child.getByRole('button', { name: /^Stop, 0:0[2-9]/ })).toBeVisible();
   await axe(child, 'recording');
   await child.getByRole('button', { name: /^Stop/ }).click();
-  await child.getByRole('button', { name: 'Send it' }).click();
+  await child.getByRole('button', { name: 'Send' }).click();
   await expect(child.getByText('Your teacher can hear it now.')).toBeVisible();
   await context.close();
 
@@ -133,11 +133,11 @@ test('a reader records a text, the listening device drafts a record, the teacher
     .getByRole('link')
     .first()
     .click();
-  await page.getByRole('button', { name: /^Take its draft/ }).click({ timeout: 20_000 });
+  await page.getByRole('button', { name: /^Use draft/ }).click({ timeout: 20_000 });
   await expect(page.getByLabel('The recording', { exact: true })).toBeVisible();
   await choose(page.getByLabel('Speed'), '0.75');
   await axe(page, 'a recording to mark');
-  await page.getByRole('button', { name: 'Finish: count it in the level' }).click();
+  await page.getByRole('button', { name: 'Finish and count in level' }).click();
   await expect(page.getByText(/counts in the level/)).toBeVisible();
-  await page.getByRole('button', { name: 'Throw away' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
 });

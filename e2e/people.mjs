@@ -48,7 +48,7 @@ export async function place(page, name) {
 export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {}) {
   await page.goto('/read');
   await page.getByRole('textbox', { name: 'Class code' }).fill(code);
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
   await page.getByRole('button', { name }).click();
   for (const picture of pictures) await page.getByRole('button', { name: picture }).click();
   await expect(page.getByRole('heading', { name: 'Next for you' })).toBeVisible();
@@ -57,7 +57,7 @@ export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures =
 /** From anywhere in a text to its questions, by the last knot of the lead line. */
 export async function toQuestions(page) {
   await page.getByRole('navigation', { name: 'Pages' }).getByRole('button').last().click();
-  await page.getByRole('button', { name: 'To the questions' }).click();
+  await page.getByRole('button', { name: 'Go to questions' }).click();
   await expect(page.getByRole('radiogroup')).toBeVisible();
 }
 

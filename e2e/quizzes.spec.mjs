@@ -9,9 +9,9 @@ const story =
   'The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night. He sat by the window and listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.';
 
 async function add(page, kind, stem, strand) {
-  await page.getByRole('button', { name: 'Add a question' }).click();
+  await page.getByRole('button', { name: 'Add question' }).click();
   await page.getByRole('menuitem', { name: kind }).click();
-  await page.getByLabel('What is asked').fill(stem);
+  await page.getByLabel('Question').fill(stem);
   await choose(page.getByLabel('Strand'), strand);
 }
 
@@ -20,7 +20,7 @@ async function choices(page, texts, label = 'Choice') {
     await page.getByLabel(new RegExp(`^${label} [${'ABCD'[i]}${i + 1}]$`)).fill(text);
 }
 
-test('a quiz of several kinds is written, checked as it is written, and kept', async ({ page }) => {
+test('a quiz of several kinds is written, checked unchanged written, and kept', async ({ page }) => {
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('link', { name: 'New text' }).click();
@@ -29,15 +29,15 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await page.getByLabel('Kind', { exact: true }).fill('story');
   await page.getByLabel('Topic', { exact: true }).fill('Sea');
   await page.getByLabel('The text').fill(story);
-  await page.getByRole('button', { name: 'Keep the text' }).click();
-  await page.getByRole('link', { name: 'Write its quiz' }).click();
+  await page.getByRole('button', { name: 'Save text' }).click();
+  await page.getByRole('link', { name: 'Create quiz' }).click();
 
-  await page.getByRole('button', { name: 'Write the first question' }).click();
-  await page.getByLabel('What is asked').fill('What did the keeper light?');
+  await page.getByRole('button', { name: 'Add question' }).click();
+  await page.getByLabel('Question').fill('What did the keeper light?');
   await choices(page, ['the lamp', 'the stairs', 'the ship', 'all of the above']);
   await page.getByLabel('B is right').check();
   await expect(page.getByRole('status', { name: 'Remarks' })).toContainText(
-    '“all of the above” is no choice of its own.',
+    'has “all of the above”, which is not a choice of its own.',
   );
   await page.getByRole('button', { name: 'Take D out' }).click();
   await page.getByLabel('A is right').check();
@@ -46,10 +46,10 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await expect(page.getByRole('status', { name: 'Remarks' })).toBeEmpty();
 
   await add(page, 'pick the sentence', 'Which sentence shows it?', 'retrieve');
-  await page.getByLabel('Asks for the proof of the question before').check();
+  await page.getByLabel('Asks for proof of the previous question').check();
   await page.getByRole('button', { name: 'He lit the lamp and wound the clock.' }).click();
   await add(page, 'put in order', 'What happened first, next and last?', 'summarise');
-  await page.getByRole('button', { name: 'Keep the quiz' }).click();
+  await page.getByRole('button', { name: 'Save quiz' }).click();
   await expect(page.getByRole('alert')).toContainText('Question 3: has an empty choice');
   await choices(page, ['He climbed the stairs.', 'The wind rose.', 'The captain came up.']);
   await page.getByRole('button', { name: 'The wind rose in the night.' }).click();
@@ -71,13 +71,13 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await axe(page, 'a quiz while it is written');
   // What is written stays on this device.
   await page.reload();
-  await expect(page.getByText('What you had written here was kept on this device.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the quiz' }).click();
-  await expect(page.getByText('Quiz kept')).toBeVisible();
+  await expect(page.getByText('Restored your unsaved text from this device.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save quiz' }).click();
+  await expect(page.getByText('Saved quiz')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Quiz 5 questions/ })).toBeVisible();
   await axe(page, 'a text with a quiz of several kinds');
 
-  await page.getByRole('button', { name: 'Pick up this text' }).click();
+  await page.getByRole('button', { name: 'Add to tray' }).click();
   await place(page, 'Readers');
   await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
   await page.getByRole('button', { name: /^Assign to 1 reader/ }).click();
@@ -97,7 +97,7 @@ test('a reader answers every kind, also without a network, and hands in', async 
   await done(way);
   await expect(way.getByText('✓ Right.')).toBeVisible();
   await axe(page, 'a question on the way');
-  await page.getByRole('button', { name: 'To the questions' }).click();
+  await page.getByRole('button', { name: 'Go to questions' }).click();
   await page.getByRole('radio', { name: 'the lamp' }).check();
   await done(page);
   await next(page);
@@ -128,7 +128,7 @@ test('a reader answers every kind, also without a network, and hands in', async 
   await page.getByRole('button', { name: 'wound to clock' }).click();
   await page.context().setOffline(true);
   await done(page);
-  await expect(page.getByText('Your answer is kept and will be sent.')).toBeVisible();
+  await expect(page.getByText('Your answer is safe here and will be sent.')).toBeVisible();
   await page.context().setOffline(false);
   await expect(page.getByText('✓ Right.')).toBeVisible();
   await next(page);
@@ -160,15 +160,15 @@ test('what was written is marked with its rubric and the result let go; the read
     .click();
   await expect(page.getByText('He wants to thank him.')).toBeVisible();
   await axe(page, 'an answer to mark');
-  await page.getByLabel('A word to the reader').fill('Thank him for what?');
+  await page.getByLabel('Comment to reader').fill('Thank him for what?');
   await page.getByRole('button', { name: '2 He is grateful.' }).click();
-  await page.getByRole('button', { name: 'Let Mateo see the result' }).click();
-  await expect(page.getByText('Mateo sees the result now')).toBeVisible();
+  await page.getByRole('button', { name: 'Release to Mateo' }).click();
+  await expect(page.getByText('Released to Mateo')).toBeVisible();
 
   const child = await (await browser.newContext()).newPage();
   await reader(child);
   await child.getByRole('link', { name: new RegExp(title) }).click();
   await expect(child.getByText('Thank him for what?')).toBeVisible();
-  await expect(child.getByRole('heading', { name: '3 of 5 right at the first try' })).toBeVisible();
+  await expect(child.getByRole('heading', { name: '3 of 5 right on the first try' })).toBeVisible();
   await axe(child, 'a result with a written answer');
 });

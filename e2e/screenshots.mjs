@@ -33,7 +33,7 @@ await desk.getByText('Depth and reach').waitFor();
 await shot(desk, 'readers');
 await desk.getByRole('link', { name: 'Open profile' }).click();
 await desk.getByRole('heading', { name: 'Reading history' }).waitFor();
-await desk.getByRole('region', { name: 'What the level is built from' }).getByRole('rowheader').first().waitFor();
+await desk.getByRole('region', { name: 'Evidence for the level' }).getByRole('rowheader').first().waitFor();
 await shot(desk, 'profile');
 await place(desk, 'Texts');
 await desk.getByRole('link', { name: 'Salt Letters' }).waitFor();
@@ -43,7 +43,7 @@ await desk.getByRole('heading', { name: /^Depth/ }).waitFor();
 await desk.getByText('Why does Mrs. Dunmore wait before she turns the handle?').click();
 await shot(desk, 'text');
 await desk.getByRole('button', { name: 'More' }).click();
-await desk.getByRole('menuitem', { name: 'Copy to change' }).click();
+await desk.getByRole('menuitem', { name: 'Duplicate' }).click();
 await desk.getByRole('heading', { name: /^Change/ }).waitFor();
 await desk.goto(desk.url().replace(/change$/, 'quiz'));
 await desk.getByRole('button', { name: /^2 Why does Mrs. Dunmore wait/ }).click();
@@ -102,7 +102,7 @@ await paste(
   desk,
   'Solveig\tEide\t4\t31 fm\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20 fm\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm',
 );
-await desk.getByText('2 kept back to be put right').waitFor();
+await desk.getByText('2 kept back to be self-correction').waitFor();
 await shot(desk, 'many');
 await desk.getByRole('button', { name: 'Clear' }).click();
 
@@ -169,9 +169,9 @@ await child
 await shot(child, 'quiz');
 await child.getByRole('link', { name: 'Stop for now' }).click();
 await child
-  .getByRole('link', { name: /at the first try/ })
+  .getByRole('link', { name: /on the first try/ })
   .first()
   .click();
-await child.getByRole('heading', { name: /right at the first try/ }).waitFor();
+await child.getByRole('heading', { name: /right on the first try/ }).waitFor();
 await shot(child, 'result');
 await browser.close();

@@ -19,14 +19,14 @@ test('a text is found in spite of a slip, by filters, and the search is kept', a
     .getByLabel(/^report/)
     .check();
   await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Kept searches' }).click();
-  await page.getByRole('menuitem', { name: 'Keep this search…' }).click();
+  await page.getByRole('button', { name: 'Saved searches' }).click();
+  await page.getByRole('menuitem', { name: 'Save search…' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Reports');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Kept as Reports')).toBeVisible();
   await page.getByRole('button', { name: 'Clear' }).click();
   await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toBeVisible();
-  await page.getByRole('button', { name: /^Kept searches/ }).click();
+  await page.getByRole('button', { name: /^Saved searches/ }).click();
   await page.getByRole('menuitem', { name: 'Reports', exact: true }).click();
   await expect(page.getByRole('group', { name: 'Fiction' }).getByLabel(/^non-fiction/)).toBeChecked();
   await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toHaveCount(0);
@@ -42,19 +42,19 @@ test('rows are moved through, picked up and opened by keys', async ({ page }) =>
   await page.keyboard.press('Space');
   await expect(page.getByRole('region', { name: 'Tray' })).toContainText('1 text');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Put back', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Remove from tray', exact: true })).toBeVisible();
 });
 
 test('a text says what makes it deep, and its versions stand side by side', async ({ page }) => {
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('link', { name: 'How a Barometer Listens' }).click();
-  await page.getByRole('radio', { name: 'What makes it deep' }).click();
+  await page.getByRole('radio', { name: 'What makes it hard' }).click();
   await expect(page.getByRole('heading', { name: 'Sentences that add most' })).toBeVisible();
   await expect(page.getByRole('mark').first()).toBeVisible();
   await axe(page, 'what makes a text deep');
   await page.getByRole('radio', { name: 'Versions side by side' }).click();
-  await expect(page.getByText('Underlined words stand in this version only.')).toBeVisible();
+  await expect(page.getByText('Underlined words are only in this version.')).toBeVisible();
   await axe(page, 'versions side by side');
   await page.getByRole('radio', { name: 'Maze passage' }).click();
   await expect(page.getByText(/choices\. Score: right ones less half the wrong ones/)).toBeVisible();
@@ -67,13 +67,11 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
   await expect(page.getByRole('radio').first()).toBeHidden();
   expect(await page.evaluate(() => document.documentElement.scrollHeight > innerHeight)).toBe(true);
   await page.emulateMedia({ media: 'screen' });
-  await page.getByRole('button', { name: 'Another draft' }).click();
+  await page.getByRole('button', { name: 'New draft' }).click();
   await expect(page.getByRole('article', { name: 'Maze passage' })).not.toHaveText(first);
-  await page.getByRole('radio', { name: 'How it was used' }).click();
+  await page.getByRole('radio', { name: 'Use' }).click();
   await expect(
-    page
-      .getByRole('table', { name: 'Question by question' })
-      .or(page.getByText('Nobody here has been given this text yet.')),
+    page.getByRole('table', { name: 'Question by question' }).or(page.getByText('Not assigned here yet')),
   ).toBeVisible();
   await axe(page, 'how a text was used');
 });
@@ -108,17 +106,17 @@ test('what has been taught is ticked, and the words of an early text that break 
   await place(page, 'Texts');
   await page.getByRole('searchbox').first().fill('The Wet Hen');
   await page.getByRole('link', { name: 'The Wet Hen' }).click();
-  await page.getByRole('radio', { name: 'What makes it deep' }).click();
+  await page.getByRole('radio', { name: 'What makes it hard' }).click();
   await page.getByText(/^Letter–sound patterns/).click();
   const ticks = page.getByRole('definition').locator('xpath=..').getByRole('checkbox');
   await ticks.first().check();
-  await expect(page.getByText(/^[0-9]+ words break it:/)).toBeVisible();
+  await expect(page.getByText(/^[0-9]+ words do not fit:/)).toBeVisible();
   await axe(page, 'what has been taught');
   for (const tick of await ticks.all()) await tick.check();
-  await expect(page.getByText('Every word keeps to what was taught.')).toBeVisible();
+  await expect(page.getByText('Every word fits what was taught.')).toBeVisible();
   await page.reload();
-  await page.getByRole('radio', { name: 'What makes it deep' }).click();
-  await expect(page.getByText('Every word keeps to what was taught.')).toBeVisible();
+  await page.getByRole('radio', { name: 'What makes it hard' }).click();
+  await expect(page.getByText('Every word fits what was taught.')).toBeVisible();
 });
 
 test('a text is pasted, measured while it is written, kept, changed, brought back and retired', async ({ page }) => {
@@ -138,42 +136,42 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
   // What is written is not lost with the page.
   await page.reload();
   await expect(page.getByLabel('The text')).toHaveValue(story);
-  await page.getByRole('button', { name: 'Keep the text' }).click();
-  await expect(page.getByText('A text needs a title of at most 120 letters.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save text' }).click();
+  await expect(page.getByText('Enter a title of 120 letters or fewer.')).toBeVisible();
   await page.getByLabel('Title').fill('The lamp keeper');
   await page.getByLabel('Kind', { exact: true }).fill('story');
   await page.getByLabel('Topic', { exact: true }).fill('Sea');
   await axe(page, 'a text while it is written');
-  await page.getByRole('button', { name: 'Keep the text' }).click();
+  await page.getByRole('button', { name: 'Save text' }).click();
   await expect(page.getByRole('heading', { name: 'The lamp keeper' })).toBeVisible();
-  await expect(page.getByText('It has no questions yet, so it cannot be assigned.')).toBeVisible();
+  await expect(page.getByText('No questions yet. Add a quiz to assign this text.')).toBeVisible();
 
   await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Change it…' }).click();
+  await page.getByRole('menuitem', { name: 'Edit text…' }).click();
   await page.getByLabel('The text').fill(story.replace('lamp keeper', 'keeper of the light'));
-  await page.getByLabel('What was changed, for the history').fill('A better beginning');
-  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await page.getByLabel('What changed (for the history)').fill('A better beginning');
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await expect(page.getByLabel('The text', { exact: true })).toContainText('keeper of the light');
   await page.getByRole('radio', { name: 'History' }).click();
   await expect(page.getByText('A better beginning')).toBeVisible();
-  await page.getByRole('button', { name: 'Come back to revision 1' }).click();
-  await expect(page.getByText('Back to revision 1')).toBeVisible();
+  await page.getByRole('button', { name: 'Restore revision 1' }).click();
+  await expect(page.getByText('Restored revision 1')).toBeVisible();
 
   await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'State its depth…' }).click();
+  await page.getByRole('menuitem', { name: 'Overrule depth…' }).click();
   await page.getByLabel('Depth in fathoms').fill('28');
-  await page.getByRole('button', { name: 'State it' }).click();
-  await expect(page.getByText('Say why, for whoever looks at it later.')).toBeVisible();
+  await page.getByRole('button', { name: 'Overrule depth' }).click();
+  await expect(page.getByText('Enter a reason for colleagues.')).toBeVisible();
   await page.getByLabel('Why', { exact: true }).fill('Much is left unsaid');
-  await page.getByRole('button', { name: 'State it' }).click();
+  await page.getByRole('button', { name: 'Overrule depth' }).click();
   await page.getByRole('radio', { name: 'The text', exact: true }).click();
-  await expect(page.getByText(/Stated by Marit Oyelaran/)).toBeVisible();
+  await expect(page.getByText(/Overruled by Marit Oyelaran/)).toBeVisible();
 
   await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Retire it' }).click();
-  await expect(page.getByText(/^Retired: nobody finds it any more/)).toBeVisible();
+  await page.getByRole('menuitem', { name: 'Archive text' }).click();
+  await expect(page.getByText(/^Archived and hidden from search/)).toBeVisible();
   await place(page, 'Texts');
   await expect(page.getByRole('link', { name: 'The lamp keeper' })).toHaveCount(0);
-  await page.getByLabel('show retired texts instead').check();
+  await page.getByLabel('show archived texts').check();
   await expect(page.getByRole('link', { name: 'The lamp keeper' }).first()).toBeVisible();
 });

@@ -14,11 +14,11 @@ test('an answer given without a network is kept on the device and sent later, on
   await context.setOffline(true);
   await page.getByRole('radio').first().check();
   await page.getByRole('button', { name: 'This is my answer' }).click();
-  await expect(page.getByText('No network just now.')).toBeVisible();
+  await expect(page.getByText('No internet now.')).toBeVisible();
   await expect(page.getByText('Your answer is kept on this device and will be sent.')).toBeVisible();
   await page.getByRole('button', { name: 'Next question' }).click();
   await context.setOffline(false);
-  await expect(page.getByText('No network just now.')).toBeHidden();
+  await expect(page.getByText('No internet now.')).toBeHidden();
   await page.reload();
   const answered = await page.evaluate(async () => {
     const all = await (await fetch('/api/my/tickets')).json();
@@ -33,11 +33,11 @@ test('wrong sign-ins say so and keep what was typed', async ({ page }) => {
   await page.getByLabel('User name').fill('marit');
   await page.getByLabel('Password').fill('not this');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('alert')).toHaveText('The user name or the password is not right.');
+  await expect(page.getByRole('alert')).toHaveText('Wrong user name or password.');
   await expect(page.getByLabel('User name')).toHaveValue('marit');
   await page.goto('/read');
   await page.getByRole('textbox', { name: 'Class code' }).fill('NOSUCH');
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
   await expect(page.getByRole('alert')).toContainText('No class has this code.');
 });
 
@@ -47,7 +47,7 @@ test('another teacher’s class, reader and ticket are not found', async ({ page
   const url = new URL(marit.url()).pathname;
   await teacher(page, 'teo');
   await page.goto(url);
-  await expect(page.getByText('This is not here, or not yours to see.')).toBeVisible();
+  await expect(page.getByText('Page not found, or you have no access.')).toBeVisible();
   await marit.context().close();
 });
 

@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { languages } from './languages.ts';
 
 // What a reader's page is made of: their parts with all they import, and the styles and letters of everybody. Found as the pages are built.
 const forReaders = new Set<string>();
@@ -26,6 +27,7 @@ export default defineConfig({
   plugins: [
     react(),
     tailwindcss(),
+    languages(),
     readers,
     VitePWA({
       injectRegister: false,

@@ -53,6 +53,7 @@ web_suite() {
 
 page_checks() {
   check "types of the pages" npm --prefix "$ROOT/web" run types
+  check "sentences of the pages" node "$ROOT/web/sentences.mjs"
   check "lint of the pages" npm --prefix "$ROOT/web" run lint
   check "types agree with the API" bash -c "cd '$ROOT/web' && node scripts/api.mjs '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
   check "units of the pages" npm --prefix "$ROOT/web" test

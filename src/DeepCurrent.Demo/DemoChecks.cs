@@ -155,7 +155,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             );
             return new(
                 new { checkId = id, readerIds = await CheckStore.Give(c, t, id, plan, meant, at) },
-                $"Gave {title} to {meant.Count} readers"
+                $"Gave {title} to {meant.Count:count} readers"
             );
         });
         return (

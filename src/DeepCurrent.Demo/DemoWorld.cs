@@ -296,7 +296,7 @@ public sealed class DemoWorld(
             taught.Add(new(null, new Teaching(TeachingId.New(), room.Id, assistant.Id, Part.Assistant)));
         await roster.Apply(
             new([], [new(null, room)], added, taught, enrolled, levels),
-            new(school.Id, room.Id, teacher.Id, $"Made {room.Name} with {names.Length} readers", start),
+            new(school.Id, room.Id, teacher.Id, $"Created class {room.Name} with {names.Length:count} readers", start),
             new(Chart, year)
         );
         return people;
@@ -428,7 +428,7 @@ public sealed class DemoWorld(
                 await AssignmentStore.Add(c, t, assignment);
                 return new(
                     new { assignmentIds = new[] { assignment.Id } },
-                    $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}"
+                    $"Assigned {same.Key.Row.Title} to {given.Count:count} readers"
                 );
             });
             foreach (var (reader, version, ticket) in given)
@@ -635,7 +635,7 @@ public sealed class DemoWorld(
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Goals, async (c, t) =>
             new(
                 await GoalStore.Set(c, t, term.Id, targets, "", teacher.Id, at),
-                $"Set goals for {people.Count - 2} readers"
+                $"Set goals for {people.Count - 2:count} readers"
             )
         );
     }
@@ -670,7 +670,7 @@ public sealed class DemoWorld(
                     ],
                     at
                 ),
-                $"Formed {count} {(count == 1 ? "group" : ChangeKind.Groups)}"
+                $"Saved {count:count} groups"
             )
         );
     }

@@ -70,11 +70,11 @@ public static partial class Untrusted
         }
         catch (OutOfMemoryException)
         {
-            throw new Unreadable("This file unpacks to more than can be read.");
+            throw new Unreadable($"This file is too large inside to be read.");
         }
         catch (Exception e)
         {
-            throw new Unreadable("This file is damaged, or not what its name says.", e);
+            throw new Unreadable($"This file is damaged, or not what its name says.", e);
         }
     }
 
@@ -85,7 +85,7 @@ public static partial class Untrusted
             return;
         l.Stop.ThrowIfCancellationRequested();
         if (Environment.TickCount64 > l.Until)
-            throw new Unreadable("This file takes too long to read. Save it in parts and bring those.");
+            throw new Unreadable($"This file takes too long to read. Split it and import the parts.");
     }
 
     /// <summary>Looks through XML for elements that lie too deep. What is no XML is left for its reader to
@@ -203,8 +203,7 @@ public static partial class Untrusted
         return false;
     }
 
-    private static Unreadable TooDeep() =>
-        new("This file has things in things in things, deeper than any document has. It was not opened.");
+    private static Unreadable TooDeep() => new($"This file is nested too deeply. It was not opened.");
 
     [GeneratedRegex("</?[a-zA-Z][a-zA-Z0-9]*")]
     private static partial Regex Tag();

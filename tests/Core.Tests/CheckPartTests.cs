@@ -141,10 +141,12 @@ public sealed class CheckPartTests
         );
         PartRules.Spared(passages, new(30, false, 0.8)).ShouldBeNull();
         PartRules.Spared(passages, new(30, false, null)).ShouldBeNull("nothing is known of the words");
-        PartRules.Spared(passages, new(9, false, 0.8)).ShouldBe("shallower than 10 fm");
-        PartRules.Spared(passages, new(56, false, 0.8)).ShouldBe("deeper than 55 fm");
-        PartRules.Spared(passages, new(30, true, 0.8)).ShouldBe("mastered before");
-        PartRules.Spared(passages, new(30, false, 0.5)).ShouldBe("does not decode yet");
+        PartRules.Spared(passages, new(9, false, 0.8)).ShouldBe("shallower:10");
+        PartRules.Spared(passages, new(56, false, 0.8)).ShouldBe("deeper:55");
+        PartRules.Spared(passages, new(30, true, 0.8)).ShouldBe("mastered");
+        PartRules.Spared(passages, new(30, false, 0.5)).ShouldBe("undecoding");
+        PartRules.Said("deeper:55").ToString().ShouldBe("deeper than 55 fm");
+        PartRules.Said("undecoding").ToString().ShouldBe("not yet decoding");
         PartRules.Mastered(PartFlag.Fine, 0.9).ShouldBeTrue();
         PartRules.Mastered(PartFlag.Rushed, 1).ShouldBeFalse();
     }
@@ -153,12 +155,18 @@ public sealed class CheckPartTests
     public void A_plan_says_what_is_wrong_with_it()
     {
         Plan().Fault().ShouldBeNull();
-        (Plan() with { Parts = [] }).Fault()!.ShouldContain("at least one");
-        Plan(new PartPlan(CheckPart.Maze, 3), new PartPlan(CheckPart.Maze, 3)).Fault()!.ShouldContain("once");
-        Plan(new PartPlan(CheckPart.Maze, 0)).Fault()!.ShouldContain("minutes");
-        Plan(new PartPlan(CheckPart.Passages, 30, SkipUndecoding: true)).Fault()!.ShouldContain("word reading");
+        (Plan() with { Parts = [] }).Fault()!.ToString().ShouldContain("at least one");
+        Plan(new PartPlan(CheckPart.Maze, 3), new PartPlan(CheckPart.Maze, 3))
+            .Fault()!
+            .ToString()
+            .ShouldContain("once");
+        Plan(new PartPlan(CheckPart.Maze, 0)).Fault()!.ToString().ShouldContain("minutes");
+        Plan(new PartPlan(CheckPart.Passages, 30, SkipUndecoding: true))
+            .Fault()!
+            .ToString()
+            .ShouldContain("word reading");
         Plan(new PartPlan(CheckPart.Passages, 30, SkipBelow: 40, SkipAbove: 20)).Fault().ShouldNotBeNull();
-        (Plan() with { From = 40, To = 20 }).Fault()!.ShouldContain("band");
+        (Plan() with { From = 40, To = 20 }).Fault()!.ToString().ShouldContain("band");
         (Plan() with { MostPassages = 9 }).Fault().ShouldNotBeNull();
         (Plan() with { SureAt = double.NaN }).Fault().ShouldNotBeNull();
     }

@@ -178,14 +178,14 @@ public sealed class FreeChoiceTests
             });
 
     [Theory]
-    [InlineData("", "x", "missing")]
-    [InlineData("tide", "", "Say what “tide” means")]
+    [InlineData("", "x", "Enter a word")]
+    [InlineData("tide", "", "Enter the meaning of “tide”")]
     [InlineData("Boat", "x", "twice")]
     public void Faults_of_a_deck_are_said(string word, string meaning, string fault)
     {
         var said = WordDecks.Fault([new("boat", "noun", "it floats", ""), new(word, "noun", meaning, "")]);
         said!.Value.At.ShouldBe(1);
-        said.Value.Sentence.ShouldContain(fault);
+        said.Value.Sentence.ToString().ShouldContain(fault);
     }
 
     [Fact]

@@ -68,6 +68,6 @@ public sealed class ParagraphTests
         TextMeasurer.Measure(endless).Depth.Value.ShouldBe(Fathoms.Deepest);
         TextSense
             .Remarks(endless)
-            .ShouldContain(r => r.Doubt == TextDoubt.Beyond && !r.Stops && r.Sentence.Contains("100 fm"));
+            .ShouldContain(r => r.Doubt == TextDoubt.Beyond && !r.Stops && r.Sentence.Key.Contains("100 fm"));
     }
 }

@@ -74,7 +74,8 @@ public sealed class RecordSheetTests
     public void A_word_has_one_outcome_and_any_number_of_words_between()
     {
         RecordSheet
-            .Fault([Mark(3, MarkKind.Omission), Mark(3, MarkKind.Told)], 20, null)
+            .Fault([Mark(3, MarkKind.Omission), Mark(3, MarkKind.Told)], 20, null)!
+            .ToString()
             .ShouldBe("A word has two marks.");
         RecordSheet
             .Fault(

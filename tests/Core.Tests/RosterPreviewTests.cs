@@ -50,7 +50,7 @@ public sealed class RosterPreviewTests
         preview.Counts[0].ShouldBe(new(RosterKind.Readers, 1, 1, 1, 1));
         preview.Counts.Single(c => c.Kind is RosterKind.Teaching).ShouldBe(new(RosterKind.Teaching, 0, 0, 1, 0));
         preview.Counts.Sum(c => c.All).ShouldBe(5);
-        preview.Lines.Single(l => l.What is StepKind.Changed).Detail.ShouldBe("was Cy Low, grade 4 to 5");
+        preview.Lines.Single(l => l.What is StepKind.Changed).Detail.ToString().ShouldBe("was Cy Low, grade 4 to 5");
         preview.Lines[^1].What.ShouldBe(StepKind.Added, "changes and ends come first");
     }
 
@@ -77,7 +77,7 @@ public sealed class RosterPreviewTests
         );
         preview.Moved.ShouldBe(1);
         preview
-            .Lines.Select(l => (l.What, l.Name, l.Detail))
+            .Lines.Select(l => (l.What, l.Name.ToString(), l.Detail.ToString()))
             .ShouldBe([
                 (StepKind.Moved, "Ana Low in 4 Tern", "leaves"),
                 (StepKind.Moved, "Ana Low in 4 Gull", "joins"),

@@ -210,7 +210,7 @@ public sealed class SourceReconcilerTests
                 var problems = SourceReconciler
                     .Reconcile(new(), source, SomeSchool.Source, SomeSchool.Makers(new()))
                     .Problems;
-                problems.ShouldAllBe(p => p.At.File.Length > 0 && p.Reason.Length > 10 && p.Column.Length > 0);
+                problems.ShouldAllBe(p => p.At.File.Length > 0 && p.Reason.Key.Length > 10 && p.Column.Length > 0);
             },
             iter: 300
         );
@@ -488,7 +488,7 @@ public sealed class ListReconcilerTests
         );
         (result.Rows.Single().Fate == RowFate.Stopped).ShouldBe(asked);
         if (asked)
-            result.Rows.Single().Problems.Single().Reason.ShouldContain($"grade {level}");
+            result.Rows.Single().Problems.Single().Reason.ToString().ShouldContain($"grade {level}");
     }
 
     [Fact]

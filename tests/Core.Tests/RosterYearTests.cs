@@ -233,7 +233,7 @@ public sealed class RosterYearTests
     [InlineData(SecretKind.Code, "a b c d")]
     [InlineData(SecretKind.Password, "short")]
     public void A_secret_that_will_not_do_is_told_why(SecretKind kind, string secret) =>
-        SignInRules.Fault(kind, secret)!.Length.ShouldBeGreaterThan(10);
+        SignInRules.Fault(kind, secret)!.Key.Length.ShouldBeGreaterThan(10);
 
     [Theory]
     [InlineData(2, SecretKind.Pictures)]

@@ -66,7 +66,7 @@ public sealed class AnsweredQuizTests
         new AnsweredQuiz([first, proof, hasty], missed)
             .Pieces(new(30), 0)
             .Select(p => p.LeftOut)
-            .ShouldBe([null, LeftOut.RestsOnWrong, LeftOut.Rushed]);
+            .ShouldBe([null, LeftOut.RestsOnWrong, LeftOut.TooFast]);
         new AnsweredQuiz([first, proof], [Try(first, true), Try(proof, false)])
             .Pieces(new(30), 0)
             .ShouldAllBe(p => p.LeftOut == null);
@@ -105,9 +105,10 @@ public sealed class LeftOutTests
     public void A_teachers_reason_is_told_from_a_rule()
     {
         LeftOut.ReasonOfTeacher(LeftOut.ByTeacher("was ill")).ShouldBe("was ill");
-        LeftOut.ReasonOfTeacher(LeftOut.Rushed).ShouldBeNull();
+        LeftOut.ReasonOfTeacher(LeftOut.TooFast).ShouldBeNull();
         LeftOut.ReasonOfTeacher(null).ShouldBeNull();
-        LeftOut.Said(LeftOut.RestsOnWrong).ShouldBe(LeftOut.RestsOnWrong);
+        LeftOut.Said(LeftOut.RestsOnWrong, 1).ToString().ShouldBe("1 answer that rests on a wrong answer");
+        LeftOut.Said(LeftOut.TooFast, 2).Count.ShouldBe(2);
     }
 }
 

@@ -135,7 +135,7 @@ public sealed class SourceTests
         problems
             .Select(p => (p.At.Line, p.Column))
             .ShouldBe([(3, "userSourcedId"), (4, "classSourcedId")], ignoreOrder: true);
-        problems.ShouldAllBe(p => p.Reason.EndsWith("in the file."));
+        problems.ShouldAllBe(p => p.Reason.Key.EndsWith("in the file."));
         // A file of changes may lean on what is here.
         Reconcile(
             state,

@@ -88,7 +88,7 @@ public sealed class TermSoFarTests
         {
             var (least, most) = kind.Bounds();
             least.ShouldBeLessThan(most);
-            kind.Fault().ShouldContain(most.ToString("N0"));
+            kind.Fault().ToString().ShouldContain(most.ToString("N0"));
             var suggested = On(16).Suggest(kind, new(weeks, 100, 1000));
             suggested.ShouldBeInRange(least, most);
             On(16).Standing(kind, suggested, weeks).Target.ShouldBe(suggested);

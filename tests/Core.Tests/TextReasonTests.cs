@@ -103,7 +103,7 @@ public sealed class TextReasonTests
     public void One_endless_sentence_is_said() =>
         TextSense
             .Remarks(string.Join(" and ", Enumerable.Repeat("the boat went on over the water", 1500)) + ".")
-            .ShouldContain(r => r.Doubt == TextDoubt.EndlessSentence && r.Sentence.Contains("11,999"));
+            .ShouldContain(r => r.Doubt == TextDoubt.EndlessSentence && r.Sentence.ToString().Contains("11,999"));
 
     [Fact]
     public void Ordinary_prose_has_nothing_to_be_said_of_it() => TextSense.Remarks(Story + " " + Story).ShouldBeEmpty();

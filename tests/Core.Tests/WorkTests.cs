@@ -257,12 +257,12 @@ public sealed class GroupTests
         GroupPlanner.Distance(new("a", new(30), [50, 90]), new("b", new(30), [90, 90])).ShouldBe(4, 1e-9);
 
     [Theory]
-    [InlineData(9, 3, 8, 24, "9 groups of at least 3 need 27 readers; there are 24.")]
-    [InlineData(2, 3, 8, 24, "2 groups of at most 8 hold 16 readers; there are 24.")]
-    [InlineData(0, 3, 8, 24, "There must be at least one group.")]
-    [InlineData(2, 5, 3, 8, "Group sizes from 5 to 3 do not make sense.")]
+    [InlineData(9, 3, 8, 24, "9 groups of at least 3 need 27 readers. There are 24.")]
+    [InlineData(2, 3, 8, 24, "2 groups of at most 8 hold 16 readers. There are 24.")]
+    [InlineData(0, 3, 8, 24, "Ask for at least one group.")]
+    [InlineData(2, 5, 3, 8, "Group sizes from 5 to 3 do not fit. Set the smallest below the largest.")]
     public void Rules_that_cannot_be_met_say_why(int groups, int smallest, int largest, int readers, string why) =>
-        new GroupRules(groups, smallest, largest).Conflict(readers).ShouldBe(why);
+        new GroupRules(groups, smallest, largest).Conflict(readers)!.ToString().ShouldBe(why);
 }
 
 public sealed class SignalTests

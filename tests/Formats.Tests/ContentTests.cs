@@ -95,9 +95,9 @@ public sealed class ContentTests : IDisposable
         Write("quiz.yaml", Quiz.Replace("It was dark.\n", "It rained.\n"));
         Write("a.md", "---\ntarget: 12\n---\nShe lit the lamp.");
         var faults = ContentRules.Faults(ContentReader.Read(folder)).ToList();
-        faults.ShouldContain(f => f.Contains("has 1 questions"));
-        faults.ShouldContain(f => f.Contains("fewer than four strands"));
-        faults.ShouldContain(f => f.Contains("its proof is not a sentence of version a"));
+        faults.ShouldContain(f => f.ToString().Contains("has 1 question"));
+        faults.ShouldContain(f => f.ToString().Contains("fewer than four strands"));
+        faults.ShouldContain(f => f.ToString().Contains("has a proof that is not in version a"));
     }
 }
 

@@ -138,7 +138,7 @@ public sealed class DamagedFileTests
             await Should.ThrowAsync<Unreadable>(() =>
                 Untrusted.Read(() => TextFiles.Read("deep.html", Encoding.UTF8.GetBytes(html)), default)
             )
-        ).Message.ShouldContain("deeper");
+        ).Message.ShouldContain("too deeply");
 
     [Fact]
     public async Task Nested_elements_in_archives_and_nested_lists_in_yaml_are_refused()
@@ -165,12 +165,12 @@ public sealed class DamagedFileTests
         )
             (
                 await Should.ThrowAsync<Unreadable>(() => Untrusted.Read(() => TextFiles.Read("x.zip", bytes), default))
-            ).Message.ShouldContain("deeper");
+            ).Message.ShouldContain("too deeply");
         (
             await Should.ThrowAsync<Unreadable>(() =>
                 Untrusted.Read(() => QtiReader.Read(new MemoryStream(Zip("item.xml", xml))), default)
             )
-        ).Message.ShouldContain("deeper");
+        ).Message.ShouldContain("too deeply");
     }
 
     [Fact]

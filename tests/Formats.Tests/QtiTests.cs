@@ -234,13 +234,15 @@ public sealed class QtiTests
         var q = back.Texts.ShouldHaveSingleItem().Questions.ShouldHaveSingleItem();
         q.Stem.ShouldBe("Look at the boats. Which one is **blue**?");
         q.Choices.ShouldBe([new("the tug", false, "It is red."), new("the ferry", true, "")]);
-        back.LeftOut.ShouldBe(["“Drawing” is a kind of question that we do not have."]);
+        back.LeftOut.ShouldBe([$"“Drawing” is a kind of question not used here."]);
     }
 
     [Fact]
     public void What_is_no_package_is_said_plainly()
     {
-        Should.Throw<Unreadable>(() => QtiReader.Read(new MemoryStream([1, 2, 3]))).Message.ShouldContain("not a ZIP");
+        Should
+            .Throw<Unreadable>(() => QtiReader.Read(new MemoryStream([1, 2, 3])))
+            .Message.ShouldContain("not a QTI package");
         Should.Throw<Unreadable>(() => QtiReader.Read(Zip(("a.xml", "<a/>")))).Message.ShouldContain("no QTI 3 items");
         var entities =
             "<!DOCTYPE a [<!ENTITY b \"bbbb\">]><qti-assessment-item "

@@ -165,7 +165,7 @@ public sealed class TableTests
         book.SaveAs(file, new ClosedXML.Excel.SaveOptions { EvaluateFormulasBeforeSaving = true });
         var table = TableFile.Read(file.ToArray());
         table.Rows[1].ShouldBe(["Ana", "4"]);
-        table.Notes.Single().ShouldContain("1 cell is a formula");
+        table.Notes.Single().ToString().ShouldContain("1 cell is a formula");
     }
 
     [Fact]
@@ -701,21 +701,23 @@ public sealed class PrintTests
     [Fact]
     public void A_letter_is_filled_in_for_each_reader()
     {
-        var words = LetterWords.Usual.With(
-            new Dictionary<string, string>
-            {
-                ["{reader}"] = "Ana",
-                ["{code}"] = "ABCD",
-                ["{class}"] = "4 Tern",
-                ["{school}"] = "S",
-                ["{address}"] = "http://x",
-                ["{until}"] = "1 May",
-                ["{teacher}"] = "T",
-            }
-        );
+        var words = LetterWords
+            .Usual(Language.English)
+            .With(
+                new Dictionary<string, string>
+                {
+                    ["{reader}"] = "Ana",
+                    ["{code}"] = "ABCD",
+                    ["{class}"] = "4 Tern",
+                    ["{school}"] = "S",
+                    ["{address}"] = "http://x",
+                    ["{until}"] = "1 May",
+                    ["{teacher}"] = "T",
+                }
+            );
         words.Body.ShouldContain("Ana reads with us in 4 Tern");
         words.Body.ShouldNotContain("{");
-        words.Title.ShouldBe("How to follow Ana's reading");
+        words.Title.ShouldBe("Follow Ana’s reading");
     }
 
     [Fact]

@@ -225,7 +225,7 @@ public sealed class TextFileTests
         }
         var file = TextFiles.Read("b.epub", book.ToArray());
         file.Texts.Select(t => t.Title).ShouldBe(["Flow", "Ebb"], "the spine's order, the contents' names, no cover");
-        file.Notes.ShouldBe(["“Flow” had scripts. They were left out."]);
+        file.Notes.ShouldBe([$"“Flow” had scripts. They were removed."]);
         file.Texts[1].Versions[0].Body.ShouldEndWith("![A mill](mill.png)");
         file.Texts[1].Pictures.Single().Bytes.ShouldBe(picture);
         file.Texts[0].Pictures.ShouldBeEmpty();
@@ -234,9 +234,9 @@ public sealed class TextFileTests
     [Theory]
     [
         InlineData("", "is empty"),
-        InlineData("   \n ", "nothing in this file"),
+        InlineData("   \n ", "only blanks"),
         InlineData("%PDF-1.7 x", "PDF"),
-        InlineData("a\0b", "no text"),
+        InlineData("a\0b", "not text"),
         InlineData("PK\u0003\u0004 broken", "damaged")
     ]
     public void What_cannot_be_read_is_said(string content, string sentence) =>
@@ -249,7 +249,7 @@ public sealed class TextFileTests
     {
         Should
             .Throw<Unreadable>(() => TextFiles.Read("x.zip", QtiTests.Zip(("readme", "hello")).ToArray()))
-            .Message.ShouldContain("nothing we know");
+            .Message.ShouldContain("no document, book");
         Should
             .Throw<Unreadable>(() =>
                 TextFiles.Read("x.epub", QtiTests.Zip(("META-INF/container.xml", new string(' ', 70 << 20))).ToArray())

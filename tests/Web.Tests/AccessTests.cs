@@ -343,8 +343,16 @@ public sealed class AccessTests(Harness harness)
                 minutesADay = 15,
                 picturesTo = 4,
                 codesTo = 7,
-                letterTitle = "T",
-                letterBody = "{code}",
+                levelSystem = "grade",
+                letters = new[]
+                {
+                    new
+                    {
+                        language = "English",
+                        title = "T",
+                        body = "{code}",
+                    },
+                },
                 version = 1,
                 guardians = true,
                 guardiansAllowed = true,

@@ -105,10 +105,10 @@ public sealed class BringTests(Harness harness)
             .ShouldContain("Only English");
         (await ana.Problem(await ana.Post("/api/texts/bring", Taking("x.md", file, One(7))), 422))
             .ToJsonString()
-            .ShouldContain("does not have this text");
+            .ShouldContain("not in the file");
         (await ana.Problem(await ana.Post("/api/texts/bring", Taking("x.md", file, One(0, title, ""))), 422))
             .ToJsonString()
-            .ShouldContain("is about");
+            .ShouldContain("Enter a topic");
         (await ana.Problem(await ana.Post("/api/texts/read", File("x.zip", "PK\u0003\u0004")), 422))
             .ToJsonString()
             .ShouldContain("damaged");
@@ -179,10 +179,10 @@ public sealed class BringTests(Harness harness)
         var without = (await ana.Posted("/api/texts/bring", Bringing(file, "")))[0]!;
         without["warnings"]!
             .AsArray()
-            .Select(w => (string)w!)
+            .Select(w => w!.Said())
             .ShouldBe([
-                "The picture mill.png was left out: it has no words for those who do not see it.",
-                "other.png was left out: it is no picture that can be shown.",
+                "Skipped the picture mill.png: it has no description.",
+                "Skipped other.png: it is not a picture that can be shown.",
             ]);
         var id = (string)(await ana.Posted("/api/texts/bring", Bringing(file, "A mill [at low tide]")))[0]!["id"]!;
         var picture = (string)(await ana.Get($"/api/texts/{id}"))["versions"]![0]!["pages"]![0]![1]!;

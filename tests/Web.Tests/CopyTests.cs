@@ -56,10 +56,8 @@ public sealed class CopyTests(Harness harness)
         await ana.Json(await Enter(ana, code, room.Readers[0].Id));
         await ana.Json(await Enter(ana, code, room.Readers[1].Id));
         ((string)(await Copy(ana, code))["readerId"]!).ShouldBe(room.Readers[1].Id);
-        (await ana.Problem(await Enter(ana, "nobody at all"), 422))
-            .ToJsonString()
-            .ShouldContain("Neither a copy nor a reader");
-        (await ana.Problem(await Enter(ana, code + "b"), 422)).ToJsonString().ShouldContain("is here");
+        (await ana.Problem(await Enter(ana, "nobody at all"), 422)).ToJsonString().ShouldContain("No copy or reader");
+        (await ana.Problem(await Enter(ana, code + "b"), 422)).ToJsonString().ShouldContain("is not lent");
         (await ana.Problem(await Enter(ana, code, room.Readers[0].Id, 0), 422))
             .ToJsonString()
             .ShouldContain("1 to 200 days");

@@ -65,7 +65,7 @@ public sealed class DataTests(Harness harness)
         await Get<RosterWriter>()
             .Apply(
                 steps,
-                new(ana.SchoolId, ClassId.From(Guid.Parse(room.Id)), ana.Id, "Late evidence", Start),
+                new(ana.SchoolId, ClassId.From(Guid.Parse(room.Id)), ana.Id, $"Late evidence", Start),
                 new(LevelChart.Default, year)
             );
         await harness.Ask<double>("update reader set prior_mean = 30 where id = $1 returning prior_mean", id.Value);

@@ -62,7 +62,7 @@ public sealed class EvidenceTests(Harness harness)
         var change = await ana.Json(await Judge(ana, room, "46"));
         var after = await Account(ana, room);
         Depth(after).ShouldBeInRange(before + 5, 46);
-        ((string)after["pieces"]![0]!["note"]!).ShouldContain("Reads far harder books at home");
+        after["pieces"]![0]!["note"]!.Said().ShouldContain("Reads far harder books at home");
         await ana.Posted($"/api/changes/{(string)change["changeId"]!}/undo");
         Depth(await Account(ana, room)).ShouldBe(before, 0.05);
         (await ana.Problem(await ana.Post($"/api/changes/{(string)change["changeId"]!}/undo"), 409))
@@ -77,7 +77,7 @@ public sealed class EvidenceTests(Harness harness)
         var room = await harness.Room(ana, 1);
         await ana.Json(await Judge(ana, room, "grade 6", reason: "A bad guess"));
         var with = await Account(ana, room);
-        var piece = with["pieces"]!.AsArray().Single(p => ((string)p!["note"]!).Contains("bad guess"))!;
+        var piece = with["pieces"]!.AsArray().Single(p => p!["note"]!.Said().Contains("bad guess"))!;
         var change = await ana.Json(await LeaveOut(ana, room, piece, "Was ill"));
         var without = await Account(ana, room);
         Depth(without).ShouldBeLessThan(Depth(with) - 3);

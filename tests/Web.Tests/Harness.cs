@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Net.Sockets;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
@@ -490,3 +491,12 @@ public sealed class Forwarder : IDisposable
 
 [CollectionDefinition("application")]
 public sealed class ApplicationCollection : ICollectionFixture<Harness>;
+
+/// <summary>Sentences as the server sends them.</summary>
+public static class SaidByServer
+{
+    private static readonly JsonSerializerOptions Web = new(JsonSerializerDefaults.Web);
+
+    /// <summary>A sentence in English.</summary>
+    public static string Said(this JsonNode message) => message.Deserialize<Message>(Web)!.ToString();
+}

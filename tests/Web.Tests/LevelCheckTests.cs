@@ -211,7 +211,7 @@ public sealed class LevelCheckTests(Harness harness)
             .Where(p => (string)p!["what"]! == "LevelCheck")
             .ToList();
         pieces.Count.ShouldBe(3, "words, meanings and passages speak of the level; a maze passage does not");
-        pieces.ShouldContain(p => ((string)p!["note"]!).Contains("15 of 15"));
+        pieces.ShouldContain(p => p!["note"]!.Said().Contains("15 of 15"));
         var marks = (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}"))["marks"]!
             .AsArray()
             .Where(m => (string)m!["what"]! == "LevelCheck")
@@ -383,7 +383,7 @@ public sealed class LevelCheckTests(Harness harness)
         var row = await Row(g);
         ((string)row["parts"]![0]!["flag"]!, (int)row["again"]!).ShouldBe(("Rushed", 2));
         var again = await g.Ana.Posted($"{g.Path}/again", new { });
-        ((string)again["sentence"]!).ShouldContain("2 parts");
+        again["sentence"]!.Said().ShouldContain("2 parts");
         ((int)(await g.Reader.Get("/api/my/checks"))[0]!["left"]!).ShouldBe(2);
         await g.Ana.Posted($"/api/changes/{again["changeId"]}/undo");
         (await g.Reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
@@ -409,12 +409,12 @@ public sealed class LevelCheckTests(Harness harness)
         await g.Ana.Posted($"{g.Path}/close", new { closed = true });
         (await g.Reader.Problem(await Send(g, view, [Answer(1, [0])], done: false), 409))["title"]!
             .ToJsonString()
-            .ShouldContain("kept");
+            .ShouldContain("saved");
         var rows = (await g.Ana.Get(g.Path))["sittings"]!.AsArray();
         rows[0]!["parts"]!.AsArray().Select(p => (string)p!["flag"]!).ShouldBe(["Thin", "Missing"]);
         rows[1]!["parts"]!.AsArray().Select(p => (string)p!["flag"]!).ShouldBe(["Missing", "Missing"]);
         var again = await g.Ana.Posted($"{g.Path}/again", new { });
-        ((string)again["sentence"]!).ShouldContain("4 parts");
+        again["sentence"]!.Said().ShouldContain("4 parts");
         ((bool)(await g.Ana.Get(g.Path))["over"]!).ShouldBeFalse("it is open for them again");
         ((int)(await g.Reader.Get("/api/my/checks"))[0]!["left"]!).ShouldBe(2);
     }
@@ -430,7 +430,7 @@ public sealed class LevelCheckTests(Harness harness)
         await Finish(g, right: false);
         var parts = (await Row(g))["parts"]!.AsArray();
         parts.Select(p => (string)p!["state"]!).ShouldBe(["Done", "Skipped", "Skipped"]);
-        parts.Select(p => (string)p!["note"]!).ShouldBe(["", "shallower than 90 fm", "does not decode yet"]);
+        parts.Select(p => p!["note"]!.Said()).ShouldBe(["", "shallower than 90 fm", "not yet decoding"]);
     }
 
     [Fact]
@@ -443,7 +443,7 @@ public sealed class LevelCheckTests(Harness harness)
         var sitting = (string)(await g.Reader.Get("/api/my/checks"))[0]!["id"]!;
         var view = await Begin(g with { Sitting = sitting });
         ((string)view["now"]!).ShouldBe("Maze");
-        ((string)(await Row(g with { Path = path }))["parts"]![0]!["note"]!).ShouldBe("mastered before");
+        (await Row(g with { Path = path }))["parts"]![0]!["note"]!.Said().ShouldBe("mastered before");
     }
 
     [Fact]
@@ -535,11 +535,11 @@ public sealed class LevelCheckTests(Harness harness)
                 .ShouldContain(word);
         await Bad(Check([room.Id], parts: []), "at least one part");
         await Bad(Check([room.Id], mostPassages: 20), "passages");
-        await Bad(Check([room.Id], start: "7"), "none of the values that can stand here");
-        await Bad(Check([room.Id], season: "monsoon"), "none of the values that can stand here");
+        await Bad(Check([room.Id], start: "7"), "value is not allowed here");
+        await Bad(Check([room.Id], season: "monsoon"), "value is not allowed here");
         await Bad(Check([room.Id], closes: Harness.Today.AddDays(-2)), "passed");
         await Bad(Check([room.Id], form: [Guid.NewGuid().ToString()]), "fixed form");
-        await Bad(Check([]), "Nobody");
+        await Bad(Check([]), "No one would take it");
         (await ana.Put($"/api/checks/{Guid.NewGuid()}", Check([Guid.NewGuid().ToString()]))).StatusCode.ShouldBe(
             HttpStatusCode.NotFound
         );

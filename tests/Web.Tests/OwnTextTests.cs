@@ -158,7 +158,7 @@ public sealed class OwnTextTests(Harness harness)
         ((int)changed["revision"]!).ShouldBe(2);
         (await ana.Code(await ana.Put($"/api/texts/{id}", Text("Lost", 1)), 409)).ShouldBe("stale");
         var revisions = (await ana.Get($"/api/texts/{id}/revisions")).AsArray();
-        revisions.Select(r => (string)r!["note"]!).ShouldBe(["Lemons", "Made"]);
+        revisions.Select(r => r!["note"]!.Said()).ShouldBe(["Lemons", "Created"]);
         (await ana.Post($"/api/texts/{id}/revisions/1/restore")).EnsureSuccessStatusCode();
         var back = await ana.Get($"/api/texts/{id}");
         ((string)back["title"]!).ShouldBe("Lamp with history");
@@ -250,7 +250,7 @@ public sealed class OwnTextTests(Harness harness)
             ),
             422
         );
-        ((string)problem["title"]!).ShouldContain("no questions yet");
+        ((string)problem["title"]!).ShouldContain("has no quiz yet");
     }
 
     [Theory]

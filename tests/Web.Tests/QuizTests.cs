@@ -287,7 +287,7 @@ public sealed class QuizTests(Harness harness)
             .Where(e => e.Kind is EvidenceKind.Answer)
             .OrderBy(e => e.At)
             .Select(e => e.LeftOut)
-            .ShouldBe([null, "rests on a wrong answer"]);
+            .ShouldBe([null, LeftOut.RestsOnWrong]);
     }
 
     [Fact]
@@ -337,9 +337,11 @@ public sealed class QuizTests(Harness harness)
         ]!.AsArray();
         check
             .Where(f => (bool)f!["stops"]!)
-            .Select(f => (string)f!["sentence"]!)
-            .ShouldBe(["has 2 right choices where one is to be chosen."]);
-        check.Select(f => (string)f!["sentence"]!).ShouldContain("“all of the above” is no choice of its own.");
+            .Select(f => f!["sentence"]!.Said())
+            .ShouldBe(["has 2 right choices. Mark one only."]);
+        check
+            .Select(f => f!["sentence"]!.Said())
+            .ShouldContain("has “all of the above”, which is not a choice of its own.");
         (
             await ana.Problem(
                 await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = new[] { two } }),

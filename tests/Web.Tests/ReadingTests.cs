@@ -56,7 +56,7 @@ public sealed class ReadingTests(Harness harness)
         var path = $"/api/texts/{text}/versions/{version}/sound";
         (await ana.Problem(await ana.Post(path, "This is no sound."u8.ToArray()), 422))
             .ToJsonString()
-            .ShouldContain("not a sound");
+            .ShouldContain("cannot play this sound");
     }
 
     [Fact]

@@ -194,7 +194,7 @@ public sealed class RosterFileTests(Harness harness)
         var (id, _) = await Preview(lead, Roster());
         await Import(lead, Roster());
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        ((string)(await Until(lead, id, "Failed"))["error"]!).ShouldContain("has been changed since");
+        (await Until(lead, id, "Failed"))["error"]!.Said().ShouldContain("changed after this check");
     }
 
     [Fact]
@@ -265,7 +265,7 @@ public sealed class RosterFileTests(Harness harness)
         new()
         {
             { "no zip", Encoding.UTF8.GetBytes("sourcedId,title\n1,2"), "not a zip" },
-            { "cut short", Roster()[..200], "damaged or cut short" },
+            { "cut short", Roster()[..200], "damaged or incomplete" },
             { "nothing in it", Zip(("readme.txt", "hello")), "no users.csv" },
             { "missing column", Zip(("users.csv", "sourcedId,givenName\n1,A")), "no column familyName" },
             { "binary", Zip(("users.csv", new string('\u0001', 5000))), "not a text file" },
@@ -279,7 +279,7 @@ public sealed class RosterFileTests(Harness harness)
         var (lead, _, _) = await harness.OwnSchool();
         var (_, view) = await Preview(lead, file);
         ((string)view["state"]!).ShouldBe("Failed", what);
-        ((string)view["error"]!).ShouldContain(sentence);
+        view["error"]!.Said().ShouldContain(sentence);
     }
 
     private const string TwoSchools = "sourcedId,name,type\no1,{0},school\no2,Another,school\n";

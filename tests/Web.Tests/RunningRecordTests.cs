@@ -139,9 +139,9 @@ public sealed class RunningRecordTests(Harness harness)
         (await Depth(k)).ShouldBeLessThan(before - 1);
         var pieces = (await k.Ana.Get($"/api/readers/{k.Reader}/evidence"))["pieces"]!.AsArray();
         pieces.Count(p => (string)p!["what"]! == "RunningRecord").ShouldBe(1);
-        ((string)pieces.First(p => (string)p!["what"]! == "RunningRecord")!["note"]!).ShouldContain(
-            (string)k.View["title"]!
-        );
+        pieces.First(p => (string)p!["what"]! == "RunningRecord")!["note"]!
+            .Said()
+            .ShouldContain((string)k.View["title"]!);
 
         await OpenedAgain(k, before);
     }
@@ -301,7 +301,7 @@ public sealed class RunningRecordTests(Harness harness)
     }
 
     [Theory]
-    [InlineData("failing", "has failed"), InlineData("slow", "too long"), InlineData("nonsense", "no sense")]
+    [InlineData("failing", "has failed"), InlineData("slow", "too long"), InlineData("nonsense", "unusable answer")]
     public async Task A_device_in_a_bad_mood_leaves_the_teacher_with_everything(string mood, string said)
     {
         var k = await Begin();
@@ -312,7 +312,7 @@ public sealed class RunningRecordTests(Harness harness)
         {
             await k.Ana.Json(await Sound(k));
             var failed = await Until(k, v => (string?)v["listening"] == "Failed");
-            ((string)failed["listenNote"]!).ShouldContain(said);
+            failed["listenNote"]!.Said().ShouldContain(said);
             failed["sheet"]!["marks"]!.AsArray().Count.ShouldBe(1);
         }
         finally
@@ -326,7 +326,7 @@ public sealed class RunningRecordTests(Harness harness)
     [Theory]
     [
         InlineData("0", "Nothing was recorded"),
-        InlineData("7200", "at most 30 minutes"),
+        InlineData("7200", "30 minutes at most"),
         InlineData("0.4", "Nothing was recorded")
     ]
     public async Task A_recording_of_no_time_or_of_hours_is_refused_plainly(string seconds, string said)

@@ -37,7 +37,7 @@ public sealed class SchoolTests(Harness harness)
         var token = await harness.MailedToken(mail);
         ((string)invited["link"]!).ShouldEndWith(token);
         var nele = new Person(harness);
-        ((string)(await nele.Posted("/api/pass/look", new { token }))["rules"]!).ShouldContain("10 to 200");
+        (await nele.Posted("/api/pass/look", new { token }))["rules"]!.Said().ShouldContain("10 to 200");
         (await nele.Problem(await nele.Post("/api/pass", new { token, password = "short" }), 422))["fields"]!
             ["password"]
             .ShouldNotBeNull();
@@ -417,7 +417,7 @@ public sealed class SchoolTests(Harness harness)
         var (lead, _, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 1);
         var guardian = await harness.Guardian(lead, room.Id, room.Readers[0].Id);
-        (await guardian.Get("/api/guardian/children"))[0]!["level"]!.GetValue<string>().ShouldContain("grade");
+        (await guardian.Get("/api/guardian/children"))[0]!["level"]!.Said().ShouldContain("grade");
         var code = Get<Secrets>()
             .Open(
                 (

@@ -201,9 +201,9 @@ public sealed class WalkTests(Harness harness)
         var ticket = await Work(teacher, done, text, right: true);
         (await done.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         var undo = $"/api/changes/{(string)made["changeId"]!}/undo";
-        ((string)(await teacher.Posted(undo))["sentence"]!).ShouldBe(
-            "Taken back from 1 reader. What was handed in is kept."
-        );
+        (await teacher.Posted(undo))["sentence"]!
+            .Said()
+            .ShouldBe("Taken back from 1 reader. What was handed in is kept.");
         (await teacher.Code(await teacher.Post(undo), 409)).ShouldBe("undone");
         (await (await harness.Reader(room, 1)).Get("/api/my/tickets")).AsArray().ShouldBeEmpty();
         (await done.Get("/api/my/tickets")).AsArray().Count.ShouldBe(1);
@@ -276,9 +276,9 @@ public sealed class WalkTests(Harness harness)
     }
 
     [Theory]
-    [InlineData("Words", 0, "Words")]
-    [InlineData("Words", 1_000_001, "Words")]
-    [InlineData("Comprehension", 101, "Comprehension")]
+    [InlineData("Words", 0, "Enter 1 to 1,000,000 words")]
+    [InlineData("Words", 1_000_001, "Enter 1 to 1,000,000 words")]
+    [InlineData("Comprehension", 101, "Enter 1 to 100%")]
     public async Task A_goal_outside_its_bounds_is_refused_beside_its_reader(string kind, double target, string named)
     {
         var (teacher, room, _) = await Prepared();
@@ -302,8 +302,8 @@ public sealed class WalkTests(Harness harness)
                     422
                 )
             )["fields"]!;
-        ((string)(await Refused(target))[$"{kind}.{id}"]![0]!).ShouldStartWith(named);
-        ((string)(await Refused(50, 60))["targets"]![0]!).ShouldBe("A reader has one goal of each kind.");
+        (await Refused(target))[$"{kind}.{id}"]!.Said().ShouldStartWith(named);
+        (await Refused(50, 60))["targets"]!.Said().ShouldBe("Set one goal of each kind for a reader.");
     }
 
     [Fact]

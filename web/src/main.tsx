@@ -7,9 +7,9 @@ import './ui/base.css';
 import { Problem } from './shared/api';
 import { useSession } from './shared/session';
 import { doorBack } from './shared/comingBack';
+import { InLanguage } from './shared/InLanguage';
 import { SignedOut } from './shared/SignedOut';
 import { Broken, part } from './shared/part';
-import './shared/words';
 import { sure } from './shared/sure';
 import { Show } from './ui/Show';
 
@@ -44,7 +44,7 @@ function Doors() {
   return (
     <Show query={session}>
       {(s) => (
-        <>
+        <InLanguage session={s}>
           <SignedOut session={s} />
           {s.firstRun ? (
             <Routes>
@@ -87,7 +87,7 @@ function Doors() {
               <Route path="*" element={<Navigate to={doorBack() ?? '/'} replace />} />
             </Routes>
           )}
-        </>
+        </InLanguage>
       )}
     </Show>
   );

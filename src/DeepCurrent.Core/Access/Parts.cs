@@ -12,6 +12,16 @@ public static class Parts
     /// <summary>A part as a sentence says it: "co-teacher".</summary>
     public static string Word(Part part) => part is Part.CoTeacher ? "co-teacher" : part.ToString().ToLowerInvariant();
 
+    /// <summary>What a part is called.</summary>
+    public static Message Name(Part part) =>
+        part switch
+        {
+            Part.Teacher => $"teacher",
+            Part.CoTeacher => $"co-teacher",
+            Part.Assistant => $"assistant",
+            _ => throw new ArgumentOutOfRangeException(nameof(part), part, "Nobody is given this part."),
+        };
+
     /// <summary>Whether somebody with this part teaches the class.</summary>
     public static bool Teaches(Part part) => part >= Part.CoTeacher;
 }

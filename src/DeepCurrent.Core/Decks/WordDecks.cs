@@ -35,23 +35,23 @@ public static class WordDecks
 
     /// <summary>What is wrong with a deck's words: a sentence for whoever writes it, and the word's place; the first
     /// fault only, or null.</summary>
-    public static (int At, string Sentence)? Fault(IReadOnlyList<DeckWord> words)
+    public static (int At, Message Sentence)? Fault(IReadOnlyList<DeckWord> words)
     {
         if (words.Count == 0)
-            return (0, "A deck needs at least one word.");
+            return (0, $"Add at least one word.");
         if (words.Count > MostWords)
-            return (MostWords, $"A deck holds at most {MostWords} words. Make two of it.");
+            return (MostWords, $"A word list holds {MostWords} words at most. Split it in two.");
         for (var i = 0; i < words.Count; i++)
         {
             var w = words[i];
             if (w.Text.Length == 0)
-                return (i, "The word is missing.");
+                return (i, $"Enter a word.");
             if (w.Text.Length > LongestWord)
-                return (i, $"A word has at most {LongestWord} letters.");
+                return (i, $"Use {LongestWord} letters or fewer.");
             if (w.Meaning.Length == 0)
-                return (i, $"Say what “{w.Text}” means.");
+                return (i, $"Enter the meaning of “{w.Text}”.");
             if (w.Meaning.Length > LongestMeaning || w.Example.Length > LongestMeaning || w.Part.Length > LongestWord)
-                return (i, $"Keep the meaning and the example of “{w.Text}” under {LongestMeaning} letters.");
+                return (i, $"Use {LongestMeaning} letters or fewer for the meaning and example of “{w.Text}”.");
             if (
                 words
                     .Take(i)
@@ -60,7 +60,7 @@ public static class WordDecks
                         && string.Equals(o.Part, w.Part, StringComparison.OrdinalIgnoreCase)
                     )
             )
-                return (i, $"“{w.Text}” is in the deck twice.");
+                return (i, $"“{w.Text}” is in the list twice.");
         }
         return null;
     }

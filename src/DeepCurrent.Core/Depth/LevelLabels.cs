@@ -83,6 +83,21 @@ public static class LevelLabels
         };
     }
 
+    /// <summary>What a depth is called in a sentence: the label of the row it falls in, with the word that goes with it
+    /// ("grade 3", "Year 4", "age 8–9", a school's own label, "31.4 fm").</summary>
+    /// <returns>The grade where the system has no label for that row.</returns>
+    public static Message Name(Fathoms depth, string system, LevelChart chart)
+    {
+        var row = chart.Rows.FirstOrDefault(r => depth.Value <= r.Depth.Value) ?? chart.Rows[^1];
+        return system switch
+        {
+            InFathoms => $"{depth.Value:0.0} fm",
+            InAges => $"age {row.Ages}",
+            not InGrades when Write(depth, system, chart) is { Length: > 0 } label => $"{label}",
+            _ => $"grade {row.GradeLabel}",
+        };
+    }
+
     /// <summary>Whether a level is a number without a unit, which says nothing until its system is known.</summary>
     public static bool IsBare(string text) => Number(text.Trim().Replace('−', '-')) is not null;
 

@@ -23,14 +23,14 @@ public static class GoalKindRules
         };
 
     /// <summary>What is said of a goal outside its bounds.</summary>
-    public static string Fault(this GoalKind kind) =>
+    public static Message Fault(this GoalKind kind) =>
         kind switch
         {
-            GoalKind.Words => "Words lie between 1 and 1,000,000.",
-            GoalKind.Comprehension => "Comprehension lies between 1 and 100 %.",
+            GoalKind.Words => $"Enter 1 to 1,000,000 words.",
+            GoalKind.Comprehension => $"Enter 1 to 100%.",
             _ => throw Unknown(kind),
         };
 
     internal static ArgumentOutOfRangeException Unknown(GoalKind kind) =>
-        new(nameof(kind), kind, "There is no such kind of goal.");
+        new(nameof(kind), kind, $"There is no such kind of goal.");
 }

@@ -14,16 +14,16 @@ public sealed record GroupCandidate(string Key, Fathoms Depth, IReadOnlyList<dou
 public sealed record GroupRules(int Groups, int Smallest, int Largest)
 {
     /// <summary>Why these rules cannot be met by a number of readers, in words; null if they can.</summary>
-    public string? Conflict(int readers)
+    public Message? Conflict(int readers)
     {
         if (Groups < 1)
-            return "There must be at least one group.";
+            return $"Ask for at least one group.";
         if (Smallest < 1 || Largest < Smallest)
-            return $"Group sizes from {Smallest} to {Largest} do not make sense.";
+            return $"Group sizes from {Smallest} to {Largest} do not fit. Set the smallest below the largest.";
         if (readers < Groups * Smallest)
-            return $"{Groups} groups of at least {Smallest} need {Groups * Smallest} readers; there are {readers}.";
+            return $"{Groups:count} groups of at least {Smallest} need {Groups * Smallest} readers. There are {readers}.";
         if (readers > Groups * Largest)
-            return $"{Groups} groups of at most {Largest} hold {Groups * Largest} readers; there are {readers}.";
+            return $"{Groups:count} groups of at most {Largest} hold {Groups * Largest} readers. There are {readers}.";
         return null;
     }
 }

@@ -25,7 +25,7 @@ public static class GroupPlanner
     public static GroupProposal Propose(IReadOnlyList<GroupCandidate> readers, GroupRules rules, double seconds = 8)
     {
         if (rules.Conflict(readers.Count) is { } conflict)
-            throw new ArgumentException(conflict, nameof(rules));
+            throw new ArgumentException(conflict.ToString(), nameof(rules));
         var (model, leads, joins) = Model(readers, rules);
         // One worker and a fixed seed: the same class always gets the same proposal.
         var solver = new CpSolver
@@ -36,7 +36,7 @@ public static class GroupPlanner
         };
         var status = solver.Solve(model);
         if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
-            throw new ArgumentException("No plan was found that keeps to these rules.", nameof(rules));
+            throw new ArgumentException("No grouping meets these rules.", nameof(rules));
         var all = Enumerable.Range(0, readers.Count).ToList();
         var groups = all.Where(j => solver.BooleanValue(leads[j]))
             .Select(j => new PlannedGroup(

@@ -78,26 +78,26 @@ public sealed record CheckPlan(
     private const int QuestionsAPassage = 6;
 
     /// <summary>What keeps the plan from being given, in a sentence; null where nothing does.</summary>
-    public string? Fault()
+    public Message? Fault()
     {
         if (Parts.Count == 0)
-            return "Pick at least one part.";
+            return $"Choose at least one part.";
         if (Parts.Select(p => p.Part).Distinct().Count() != Parts.Count || Parts.Any(p => !Enum.IsDefined(p.Part)))
-            return "A part can be picked once.";
+            return $"Choose each part only once.";
         if (Parts.Any(p => p.Minutes is < 1 or > 60))
-            return "A part takes 1 to 60 minutes.";
+            return $"Enter 1 to 60 minutes.";
         if (Parts.Any(p => p.SkipBelow > p.SkipAbove))
-            return "A part that spares readers below one depth and above a shallower one is left for nobody.";
+            return $"This part skips everyone. Set “below” shallower than “above”.";
         if (Parts.Any(p => p.SkipUndecoding) && Parts.All(p => p.Part is not CheckPart.WordReading))
-            return "Who does not decode yet shows in word reading: pick that part, too.";
+            return $"Add the word reading part: it shows who is not yet decoding.";
         if (!(From >= Fathoms.Shallowest && To <= Fathoms.Deepest && From < To))
-            return "The band goes from a shallower depth to a deeper one.";
+            return $"Set the band from a shallower to a deeper depth.";
         if (MostPassages is < 1 or > 8)
-            return "A check has 1 to 8 passages.";
+            return $"Enter 1 to 8 passages.";
         if (!(SureAt is >= 1.5 and <= 6))
-            return "A level is sure enough at 1.5 to 6 fm.";
+            return $"Enter 1.5 to 6 fm.";
         if (Form.Count > 8 || Form.Distinct().Count() != Form.Count)
-            return "A fixed form has at most 8 passages, each once.";
+            return $"Choose at most 8 passages, each once.";
         return null;
     }
 

@@ -48,15 +48,42 @@ public static class PartRules
 
     /// <summary>Note of a part that its reader was in the middle of when the check ended; answers given before the end
     /// may still come.</summary>
-    public const string CutOff = "the check ended";
+    public const string CutOff = "ended";
 
-    /// <summary>Why a reader is spared a part, in a few words; null if they are not.</summary>
+    /// <summary>Note of a part for which the library has nothing that fits.</summary>
+    public const string NothingFits = "nothing-fits";
+
+    /// <summary>Note of a part that was given again.</summary>
+    public const string GivenAgain = "given-again";
+
+    private const string Shallower = "shallower:",
+        Deeper = "deeper:",
+        MasteredBefore = "mastered",
+        Undecoding = "undecoding";
+
+    /// <summary>Why a reader skips a part, as it is kept; null if they do not.</summary>
     public static string? Spared(PartPlan part, PartReader reader) =>
-        part.SkipBelow is { } low && reader.Depth < low ? $"shallower than {low:0.#} fm"
-        : part.SkipAbove is { } high && reader.Depth > high ? $"deeper than {high:0.#} fm"
-        : part.SkipMastered && reader.Mastered ? "mastered before"
-        : part.SkipUndecoding && reader.WordsRead < DecodesFrom ? "does not decode yet"
+        part.SkipBelow is { } low && reader.Depth < low ? FormattableString.Invariant($"{Shallower}{low:0.#}")
+        : part.SkipAbove is { } high && reader.Depth > high ? FormattableString.Invariant($"{Deeper}{high:0.#}")
+        : part.SkipMastered && reader.Mastered ? MasteredBefore
+        : part.SkipUndecoding && reader.WordsRead < DecodesFrom ? Undecoding
         : null;
+
+    /// <summary>The note of a part in words.</summary>
+    public static Message Said(string note) =>
+        note switch
+        {
+            "" => Message.Nothing,
+            CutOff => $"the check ended",
+            NothingFits => $"no text fits",
+            GivenAgain => $"given again",
+            MasteredBefore => $"mastered before",
+            Undecoding => $"not yet decoding",
+            _ when note.StartsWith(Shallower, StringComparison.Ordinal) =>
+                $"shallower than {note[Shallower.Length..]} fm",
+            _ when note.StartsWith(Deeper, StringComparison.Ordinal) => $"deeper than {note[Deeper.Length..]} fm",
+            _ => $"{note}",
+        };
 
     /// <summary>What a finished part can be trusted for.</summary>
     /// <param name="asked">Questions that were put to the reader; at least 0.</param>

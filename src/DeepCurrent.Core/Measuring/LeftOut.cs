@@ -1,14 +1,23 @@
 namespace DeepCurrent.Core.Measuring;
 
-/// <summary>Why a piece of evidence does not count: by a rule, or because a teacher said so. It is kept in words.</summary>
+/// <summary>Why a piece of evidence does not count: by a rule, or because a teacher said so.</summary>
 public static class LeftOut
 {
     /// <summary>The answer came faster than its question can be read.</summary>
-    public const string Rushed = "rushed";
+    public const string TooFast = "too-fast";
 
     /// <summary>The question asks for the proof of one that was missed: whoever missed it cannot find its proof, and that
     /// says nothing new.</summary>
-    public const string RestsOnWrong = "rests on a wrong answer";
+    public const string RestsOnWrong = "rests-on-wrong";
+
+    /// <summary>The reading was too short to tell anything.</summary>
+    public const string TooShort = "too-short";
+
+    /// <summary>The whole part of the level check was done too fast.</summary>
+    public const string PartTooFast = "part-too-fast";
+
+    /// <summary>The part of the level check has too few answers.</summary>
+    public const string PartThin = "part-thin";
 
     /// <summary>How a teacher's reason begins where it is kept; what follows is theirs.</summary>
     public const string TeacherMark = "teacher: ";
@@ -19,6 +28,15 @@ public static class LeftOut
     public static string? ReasonOfTeacher(string? kept) =>
         kept?.StartsWith(TeacherMark, StringComparison.Ordinal) == true ? kept[TeacherMark.Length..] : null;
 
-    /// <summary>A rule in words that follow a number of answers: "2 answered faster …".</summary>
-    public static string Said(string rule) => rule == Rushed ? "answered faster than the question could be read" : rule;
+    /// <summary>A rule in words, with how many answers it leaves out.</summary>
+    public static Message Said(string rule, int count) =>
+        rule switch
+        {
+            TooFast => $"{count:count} answers given too fast to have read the question",
+            RestsOnWrong => $"{count:count} answers that rest on a wrong answer",
+            TooShort => $"too short to tell",
+            PartTooFast => $"{count:count} answers in a part done too fast",
+            PartThin => $"{count:count} answers in a part with too few answers",
+            _ => $"{rule}",
+        };
 }

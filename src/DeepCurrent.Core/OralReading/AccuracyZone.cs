@@ -8,6 +8,18 @@ public enum AccuracyZone
     Frustration,
 }
 
+public static class AccuracyZones
+{
+    public static Message Name(this AccuracyZone zone) =>
+        zone switch
+        {
+            AccuracyZone.Independent => $"independent",
+            AccuracyZone.Instructional => $"instructional",
+            AccuracyZone.Frustration => $"frustration",
+            _ => throw new ArgumentOutOfRangeException(nameof(zone), zone, "There is no such zone."),
+        };
+}
+
 /// <summary>Where the zones of accuracy meet.</summary>
 /// <param name="Independent">At least this accuracy, 0 to 1.</param>
 /// <param name="Instructional">At least this, and below the other.</param>

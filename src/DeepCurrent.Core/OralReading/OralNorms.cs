@@ -8,6 +8,18 @@ public enum Season
     Spring,
 }
 
+public static class Seasons
+{
+    public static Message Name(this Season season) =>
+        season switch
+        {
+            Season.Autumn => $"autumn",
+            Season.Winter => $"winter",
+            Season.Spring => $"spring",
+            _ => throw new ArgumentOutOfRangeException(nameof(season), season, "There is no such season."),
+        };
+}
+
 /// <summary>Where a rate stands among readers of the same grade and season.</summary>
 /// <param name="Percentile">1 to 99; readers of a hundred who read at this rate or slower.</param>
 /// <param name="Middle">The rate of the middle reader, words correct per minute.</param>

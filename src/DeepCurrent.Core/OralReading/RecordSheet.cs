@@ -69,35 +69,35 @@ public static class RecordSheet
 
     /// <summary>What is wrong with marks, in a sentence; null where they can be counted.</summary>
     /// <param name="words">Words of the text.</param>
-    public static string? Fault(IReadOnlyList<SheetMark> marks, int words, int? lastWord)
+    public static Message? Fault(IReadOnlyList<SheetMark> marks, int words, int? lastWord)
     {
         if (marks.Count > MostMarks)
-            return $"A running record has at most {MostMarks:N0} marks.";
+            return $"A running record has at most {MostMarks} marks.";
         if (lastWord is < 0 || lastWord >= words)
-            return "The reading ends at a word that is not in the text.";
+            return $"The reading ends at a word that is not in the text.";
         var taken = new HashSet<int>();
         foreach (var m in marks)
         {
             if (Fault(m, words) is { } fault)
                 return fault;
             if (!Between(m.Kind) && Enumerable.Range(m.Index, m.Span).Any(i => !taken.Add(i)))
-                return "A word has two marks.";
+                return $"A word has two marks.";
         }
         return null;
     }
 
-    private static string? Fault(SheetMark m, int words)
+    private static Message? Fault(SheetMark m, int words)
     {
         if (
             !Enum.IsDefined(m.Kind)
             || m.Used is < Sources.None or > (Sources.Meaning | Sources.Structure | Sources.Visual)
         )
-            return "There is no such mark.";
+            return $"There is no such mark.";
         if (m.Heard is null || m.Heard.Length > LongestHeard)
-            return $"What was said is kept in at most {LongestHeard} letters a word.";
+            return $"Use {LongestHeard} letters or fewer for what was said.";
         return
             m.Index < (Between(m.Kind) ? -1 : 0) || m.Index >= words || m.Span is < 1 or > 4 || m.Index + m.Span > words
-            ? "A mark is at a word that is not in the text."
+            ? (Message)$"A mark is at a word that is not in the text."
             : null;
     }
 

@@ -10,7 +10,7 @@ public sealed record CheckedVersion(string Label, IReadOnlyList<string> Paragrap
 /// <summary>What is wrong with a quiz, for its writer.</summary>
 /// <param name="At">The question, from 0; null where it is about the whole quiz.</param>
 /// <param name="Stops">It cannot be asked like this.</param>
-public sealed record QuizFault(int? At, bool Stops, string Sentence);
+public sealed record QuizFault(int? At, bool Stops, Message Sentence);
 
 /// <summary>Looks for the usual faults of comprehension questions.</summary>
 /// <remarks>The rules for writing choices follow Haladyna, Downing and Rodriguez (2002), A review of multiple-choice
@@ -44,21 +44,21 @@ public static class QuizCheck
     }
 
     /// <summary>What keeps a question from being asked at all.</summary>
-    private static IEnumerable<string> Shape(Question q, int at, IReadOnlyList<Question> all)
+    private static IEnumerable<Message> Shape(Question q, int at, IReadOnlyList<Question> all)
     {
         if (string.IsNullOrWhiteSpace(q.Stem))
-            yield return "asks nothing yet.";
+            yield return $"has no question yet.";
         var choices = q.Choices;
         foreach (var sentence in q.Rules.Lacks(q))
             yield return sentence;
         if (choices.Where(c => c.Text.Length > 0).GroupBy(c => CheckWords.Same(c.Text)).Any(g => g.Count() > 1))
-            yield return "has the same choice twice.";
+            yield return $"has the same choice twice.";
         if (q.Evidence && (at == 0 || all[at - 1].Evidence || all[at - 1].Guided != q.Guided))
-            yield return "asks for the proof of the question before it, but there is none to prove.";
+            yield return $"asks for proof of the previous question, but there is none.";
     }
 
     /// <summary>What makes a question worse than it could be.</summary>
-    private static IEnumerable<string> Taste(
+    private static IEnumerable<Message> Taste(
         Question q,
         IReadOnlyList<CheckedVersion> versions,
         Dictionary<string, int> words,
@@ -66,18 +66,18 @@ public static class QuizCheck
     )
     {
         if (CheckWords.Denies(q.Stem))
-            yield return "asks what is not so: readers miss the “not”. Ask what is so.";
+            yield return $"asks a negative, which readers miss. Ask it positively.";
         if (q.Choices.FirstOrDefault(c => CheckWords.SumsUp(c.Text)) is { } sum)
-            yield return $"“{sum.Text}” is no choice of its own.";
+            yield return $"has “{sum.Text}”, which is not a choice of its own.";
         if (q.Stem.Length > 0 && q.Stem.Split(' ').Length > LongestStem)
-            yield return $"is over {LongestStem} words long.";
+            yield return $"is over {LongestStem} words.";
         foreach (var fault in q.Rules.Faults(q, words))
             yield return fault;
         foreach (var v in versions)
             if (Missing(q, v) is { } missing)
                 yield return missing;
         if (shallow is not null && Hard(q, words, shallow.Depth) is { } hard)
-            yield return $"“{hard}” is harder than the text and does not stand in it.";
+            yield return $"uses “{hard}”, which is harder than the text and not in it.";
     }
 
     /// <summary>A word of the question that is too rare for the text and does not stand in it.</summary>
@@ -94,18 +94,18 @@ public static class QuizCheck
     /// third less every 10 fm deeper.</summary>
     private static double Rarest(double depth) => 4.2 - 0.035 * (depth - 10);
 
-    private static string? Missing(Question q, CheckedVersion v)
+    private static Message? Missing(Question q, CheckedVersion v)
     {
         if (q.Place(v.Label) is { } place && (place < 1 || place > v.Paragraphs.Count))
-            return $"stands after paragraph {place}, which version {v.Label} does not have.";
+            return $"comes after paragraph {place}, which version {v.Label} does not have.";
         var text = string.Join('\n', v.Paragraphs);
         return q.Proof(v.Label) is { Length: > 0 } proof
             ? Paragraphs.Holds(text, proof)
                 ? null
-                : $"its proof is not a sentence of version {v.Label}."
+                : (Message)$"has a proof that is not in version {v.Label}."
             : q.Written
                 ? null
-                : $"says nowhere which sentence of version {v.Label} proves it.";
+                : (Message)$"has no proof in version {v.Label}.";
     }
 
     /// <summary>The right choice is longer than every other by more than a fifth.</summary>
@@ -113,24 +113,24 @@ public static class QuizCheck
         q.Choices.Where(c => c.Right).Select(c => c.Text.Length).DefaultIfEmpty().Max()
         > MuchLonger * q.Choices.Where(c => !c.Right).Select(c => c.Text.Length).DefaultIfEmpty().Max();
 
-    private static IEnumerable<string> Whole(IReadOnlyList<Question> all)
+    private static IEnumerable<Message> Whole(IReadOnlyList<Question> all)
     {
         var quiz = all.Where(q => !q.Guided).ToList();
         var single = quiz.Where(q => q.Kind is QuestionKind.Single).ToList();
         if (quiz.Count is < FewestQuestions or > MostQuestions)
-            yield return $"The quiz has {quiz.Count} questions, not {FewestQuestions} to {MostQuestions}.";
+            yield return $"The quiz has {quiz.Count:count} questions. Use {FewestQuestions} to {MostQuestions}.";
         if (quiz.Count == 0)
             yield break;
         if (quiz.Select(q => q.Strand).Distinct().Count() < FewestStrands)
-            yield return "The questions cover fewer than four strands.";
+            yield return $"The questions cover fewer than four strands.";
         if (quiz.Count(q => q.Strand == Strand.Retrieve) * 3 > quiz.Count)
-            yield return "More than a third of the questions only retrieve.";
+            yield return $"More than a third of the questions are retrieve questions.";
         if (single.Count(GivenAway) * 4 > single.Count)
-            yield return "The right choice is much the longest in more than a quarter of the questions.";
+            yield return $"The right choice is clearly the longest in more than a quarter of the questions.";
         if (
             single.Count > 3
             && single.GroupBy(q => q.Choices.ToList().FindIndex(c => c.Right)).Any(g => g.Count() * 2 > single.Count)
         )
-            yield return "More than half of the right choices stand in the same place.";
+            yield return $"More than half of the right choices are in the same place.";
     }
 }

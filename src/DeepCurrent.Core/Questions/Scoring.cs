@@ -42,7 +42,7 @@ public static class Scoring
     public static Scored Score(Question q, Response r, IReadOnlyList<string> sentences, string version)
     {
         if (!Answers(q, r, sentences))
-            throw new ArgumentException("This is no answer to this question.", nameof(r));
+            throw new ArgumentException("This answer does not fit the question. Reload and try again.", nameof(r));
         if (q.Written)
             return new(null, 0, 0);
         var fitting = q.Rules.Fitting(q, r, sentences, version);

@@ -83,14 +83,14 @@ public static class SignInRules
             : secret.Trim().ToLowerInvariant();
 
     /// <summary>What is wrong with a secret that somebody chose; null if it will do.</summary>
-    public static string? Fault(SecretKind kind, string secret) =>
+    public static Message? Fault(SecretKind kind, string secret) =>
         kind switch
         {
-            SecretKind.Pictures => IsSecret(secret.Split(' ')) ? null : $"Choose {SecretLength} of the pictures.",
+            SecretKind.Pictures => IsSecret(secret.Split(' ')) ? null : (Message)$"Choose {SecretLength} pictures.",
             SecretKind.Code => secret.Length is >= 4 and <= 12 && secret.All(char.IsAsciiLetterOrDigit)
                 ? null
-                : "A code has 4 to 12 letters and digits.",
-            _ => secret.Length is >= 6 and <= 60 ? null : "A password has 6 to 60 signs.",
+                : (Message)$"Use 4 to 12 letters and digits.",
+            _ => secret.Length is >= 6 and <= 60 ? null : (Message)$"Use 6 to 60 characters.",
         };
 
     /// <summary>True if the text is a secret these pictures could make.</summary>

@@ -99,14 +99,14 @@ public static class ListReconciler
         string given = Names.Tidy(row.GivenName),
             family = Names.Tidy(row.FamilyName);
         // A column of whole names, with nothing in the family-name column, is taken apart only where it is written
-        // "Family, Given".
+        // $"Family, Given".
         return family.Length == 0 && given.Contains(',') ? Names.Split(given)
             : given.Length == 0 && family.Length > 0 ? (family, "")
             : (given, family);
     }
 
-    private const string SameChild = "Somebody of this name is at the school. Is it the same child?",
-        AnotherChild = "This name stands in the list twice. Is it another child?";
+    private static readonly Message SameChild = $"Someone at the school has this name. Is it the same child?",
+        AnotherChild = $"This name is in the list twice. Is it another child?";
 
     private sealed class Run(RosterState state, ListFrame frame, Makers makers)
     {
@@ -155,7 +155,7 @@ public static class ListReconciler
         private RowResult Row(ListRow row)
         {
             var problems = new List<RowProblem>();
-            void Say(string column, string? value, string reason, bool stops = true) =>
+            void Say(string column, string? value, Message reason, bool stops = true) =>
                 problems.Add(new(new("", row.Line), column, value ?? "", reason, stops));
 
             var (given, family) = NameOf(row);
@@ -188,21 +188,21 @@ public static class ListReconciler
             ListRow row,
             string given,
             string family,
-            Action<string, string?, string, bool> say
+            Action<string, string?, Message, bool> say
         )
         {
             if (given.Length == 0)
-                say("givenName", row.GivenName, "Write the reader's name.", true);
+                say("givenName", row.GivenName, $"Enter the reader’s name.", true);
             else if (Names.Fault(given) is { } wrong)
                 say("givenName", row.GivenName, wrong, true);
             if (Names.Fault(family) is { } wrongToo)
                 say("familyName", row.FamilyName, wrongToo, true);
         }
 
-        private static void CheckDetails(ListRow row, Action<string, string?, string, bool> say)
+        private static void CheckDetails(ListRow row, Action<string, string?, Message, bool> say)
         {
             if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail))
-                say("guardianMail", row.GuardianMail, "This is no e-mail address.", true);
+                say("guardianMail", row.GuardianMail, $"Enter an email address: name@school.org", true);
             foreach (var (detail, reason) in row.Details.Faults())
                 say(detail.ToString(), row.Details[detail], reason, true);
         }
@@ -211,43 +211,38 @@ public static class ListReconciler
             row.Details == ReaderDetails.None
             && new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(string.IsNullOrWhiteSpace);
 
-        private int? GradeOf(ListRow row, Action<string, string?, string, bool> say)
+        private int? GradeOf(ListRow row, Action<string, string?, Message, bool> say)
         {
             if (string.IsNullOrWhiteSpace(row.Grade))
                 return null;
             var grade = Grades.Parse(row.Grade, frame.Chart);
             if (grade is null)
-                say("grade", row.Grade, "This is no grade from K to 12 and no label of the level chart.", true);
+                say("grade", row.Grade, $"Enter a grade from K to 12 or a label from the level chart.", true);
             return grade;
         }
 
-        private Fathoms? LevelOf(ListRow row, Action<string, string?, string, bool> say)
+        private Fathoms? LevelOf(ListRow row, Action<string, string?, Message, bool> say)
         {
             if (string.IsNullOrWhiteSpace(row.Level))
                 return null;
             var level = LevelLabels.Read(row.Level, frame.LevelSystem, frame.Chart);
             var bare = row.Level.Trim();
             if (level is null && frame.LevelSystem == LevelLabels.Unsaid && LevelLabels.IsBare(row.Level))
-                say(
-                    "level",
-                    row.Level,
-                    $"{bare} of what? Choose what levels are in, above, or write “{bare} fm” or “grade {bare}”.",
-                    true
-                );
+                say("level", row.Level, $"Choose the level unit above, or write “{bare} fm” or “grade {bare}”.", true);
             else if (level is null)
-                say("level", row.Level, "This level is in none of the school's label systems.", true);
+                say("level", row.Level, $"Enter a level in fathoms or one of the school’s labels.", true);
             else if (!level.Value.OnScale)
-                say("level", row.Level, "A level lies between −20 and 100 fm.", true);
+                say("level", row.Level, $"Enter a level from −20 to 100 fm.", true);
             return level;
         }
 
-        private ClassId? ClassOf(ListRow row, Action<string, string?, string, bool> say)
+        private ClassId? ClassOf(ListRow row, Action<string, string?, Message, bool> say)
         {
             if (string.IsNullOrWhiteSpace(row.Class))
                 return frame.ClassId;
             if (frame.OwnClasses.TryGetValue(Names.Tidy(row.Class).ToLowerInvariant(), out var id))
                 return id;
-            say("class", row.Class, "There is no class of this name that you may add readers to.", true);
+            say("class", row.Class, $"You have no class with this name.", true);
             return null;
         }
 
@@ -300,7 +295,7 @@ public static class ListReconciler
             )
                 is { Length: > 0 } names
                 ? names
-            : "in no class";
+            : $"in no class";
 
         private RowResult Add(
             ListRow row,

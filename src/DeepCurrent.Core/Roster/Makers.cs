@@ -27,4 +27,4 @@ public readonly record struct RowPlace(string File, int Line);
 /// <param name="Value">What stands there.</param>
 /// <param name="Reason">What is wrong, in a sentence.</param>
 /// <param name="Stops">The row is kept back; otherwise it goes in and this is only said.</param>
-public sealed record RowProblem(RowPlace At, string Column, string Value, string Reason, bool Stops);
+public sealed record RowProblem(RowPlace At, string Column, string Value, Message Reason, bool Stops);

@@ -47,9 +47,9 @@ public static class Names
     public const int Longest = 60;
 
     /// <summary>What keeps this from being a name; null if nothing does. It may be empty.</summary>
-    public static string? Fault(string name) =>
-        name.Length > Longest ? $"A name has at most {Longest} letters."
-        : name.AsSpan().ContainsAny(Signs) ? "A name has no signs such as < or > in it."
+    public static Message? Fault(string name) =>
+        name.Length > Longest ? (Message)$"Use {Longest} letters or fewer."
+        : name.AsSpan().ContainsAny(Signs) ? (Message)$"Remove signs such as < and >."
         : null;
 
     /// <summary>Gives a whole name its two parts: the last word is the family name; "Family, Given" is turned round;

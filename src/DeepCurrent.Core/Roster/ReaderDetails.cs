@@ -52,8 +52,8 @@ public sealed class ReaderDetails : IEquatable<ReaderDetails>
         kept.Aggregate(before, (all, detail) => all.With(detail.Key, detail.Value));
 
     /// <summary>The details that cannot be kept, and why.</summary>
-    public IEnumerable<(ReaderDetail Detail, string Reason)> Faults() =>
-        kept.Where(d => d.Value.Length > Longest).Select(d => (d.Key, $"This has more than {Longest} letters."));
+    public IEnumerable<(ReaderDetail Detail, Message Reason)> Faults() =>
+        kept.Where(d => d.Value.Length > Longest).Select(d => (d.Key, (Message)$"Use {Longest} letters or fewer."));
 
     // Most readers share the one that is empty, and a whole school is compared at once.
     public bool Equals(ReaderDetails? other) =>

@@ -33,7 +33,7 @@ public sealed record KindCounts(RosterKind Kind, int Added, int Changed, int End
 }
 
 /// <summary>One line of what a change would do.</summary>
-public sealed record PreviewLine(RosterKind Kind, StepKind What, string Name, string Detail);
+public sealed record PreviewLine(RosterKind Kind, StepKind What, Message Name, Message Detail);
 
 /// <summary>Names of readers and classes a change is about that are not themselves in it.</summary>
 public sealed record RosterNames(
@@ -87,9 +87,13 @@ public sealed record RosterPreview(
         IReadOnlySet<ReaderId> moved
     ) =>
         change
-            .Readers.Select(s => Line(RosterKind.Readers, s, r => r.FullName, r => r.Left, Differences))
-            .Concat(change.Adults.Select(s => Line(RosterKind.Teachers, s, a => a.Name, a => a.Left, (_, _) => "")))
-            .Concat(change.Classes.Select(s => Line(RosterKind.Classes, s, c => c.Name, c => c.Closed, Renamed)))
+            .Readers.Select(s => Line(RosterKind.Readers, s, r => $"{r.FullName}", r => r.Left, Differences))
+            .Concat(
+                change.Adults.Select(s =>
+                    Line(RosterKind.Teachers, s, a => $"{a.Name}", a => a.Left, (_, _) => Message.Nothing)
+                )
+            )
+            .Concat(change.Classes.Select(s => Line(RosterKind.Classes, s, c => $"{c.Name}", c => c.Closed, Renamed)))
             .Concat(change.Enrolments.Select(s => Line(s, names, moved.Contains(s.Thing.ReaderId))));
 
     private static PreviewLine Line(Step<Enrolment> step, RosterNames names, bool moves)
@@ -98,16 +102,15 @@ public sealed record RosterPreview(
             RosterKind.Enrolments,
             step,
             e =>
-                $"{names.Readers.GetValueOrDefault(e.ReaderId, "A reader")} in "
-                + names.Classes.GetValueOrDefault(e.ClassId, "a class"),
+                $"{names.Readers.GetValueOrDefault(e.ReaderId, "–")} in {names.Classes.GetValueOrDefault(e.ClassId, "–")}",
             e => e.To is not null,
-            (_, _) => ""
+            (_, _) => Message.Nothing
         );
         return moves
             ? line with
             {
                 What = StepKind.Moved,
-                Detail = line.What is StepKind.Ended ? "leaves" : "joins",
+                Detail = line.What is StepKind.Ended ? (Message)$"leaves" : $"joins",
             }
             : line;
     }
@@ -115,14 +118,14 @@ public sealed record RosterPreview(
     private static PreviewLine Line<T>(
         RosterKind kind,
         Step<T> step,
-        Func<T, string> name,
+        Func<T, Message> name,
         Func<T, bool> ended,
-        Func<T, T, string> differences
+        Func<T, T, Message> differences
     )
         where T : class, IRosterThing
     {
         var what = What(step, ended);
-        var detail = what is StepKind.Changed ? differences(step.Before!, step.After!) : "";
+        var detail = what is StepKind.Changed ? differences(step.Before!, step.After!) : Message.Nothing;
         return new(kind, what, name(step.Thing), detail);
     }
 
@@ -134,20 +137,22 @@ public sealed record RosterPreview(
         return new(kind, Of(StepKind.Added), Of(StepKind.Changed), Of(StepKind.Ended), Of(StepKind.Back));
     }
 
-    private static string Renamed(RosterClass before, RosterClass after) =>
-        before.Name == after.Name ? "dates" : $"was {before.Name}";
+    private static Message Renamed(RosterClass before, RosterClass after) =>
+        before.Name == after.Name ? (Message)$"dates" : $"was {before.Name}";
 
-    private static string Differences(RosterReader before, RosterReader after) =>
-        string.Join(
-            ", ",
-            new[]
-            {
-                before.FullName != after.FullName ? $"was {before.FullName}" : "",
-                before.Grade != after.Grade ? $"grade {before.Grade} to {after.Grade}" : "",
-                before.SourceId != after.SourceId ? "linked to the source" : "",
-                before.GuardianMail != after.GuardianMail ? "guardian address added" : "",
-            }.Where(d => d.Length > 0)
-        );
+    private static Message Differences(RosterReader before, RosterReader after)
+    {
+        List<Message> all = [];
+        if (before.FullName != after.FullName)
+            all.Add($"was {before.FullName}");
+        if (before.Grade != after.Grade)
+            all.Add($"grade {before.Grade} to {after.Grade}");
+        if (before.SourceId != after.SourceId)
+            all.Add($"linked to the source");
+        if (before.GuardianMail != after.GuardianMail)
+            all.Add($"guardian address added");
+        return $"{all}";
+    }
 
     // New ids and secrets differ each time; what is compared is how much of what is done, and to whom. FNV-1a, which is
     // the same in every process.

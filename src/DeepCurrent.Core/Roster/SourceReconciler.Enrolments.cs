@@ -27,7 +27,7 @@ public static partial class SourceReconciler
                     .OrderBy(r => enrolmentIds.Now(r.SourceId) is null ? 1 : 0)
             )
                 if (row is { From: { } from, To: { } to } && to < from)
-                    Hold(row, "endDate", $"{to:yyyy-MM-dd}", "The enrolment ends before it begins.");
+                    Hold(row, "endDate", $"{to:yyyy-MM-dd}", $"The enrolment ends before it starts.");
                 else if (ClassOf(row) is { } classId)
                     Placed(row, classId, stays);
             End(stays.Kept);
@@ -43,25 +43,25 @@ public static partial class SourceReconciler
             HashSet<EnrolmentId> Kept
         );
 
+        private static readonly (Message File, Message School) NoReader =
+                ($"No reader has this ID in the file.", $"No reader has this ID in the file or school."),
+            NoTeacher = ($"No teacher has this ID in the file.", $"No teacher has this ID in the file or school."),
+            NoClass = ($"No class has this ID in the file.", $"No class has this ID in the file or school.");
+
         private void Placed(SourceEnrolment row, ClassId classId, Stays stays)
         {
             if (row.Role == "student")
             {
-                if (UserOf(row, readerIds, "reader") is { } readerId)
+                if (UserOf(row, readerIds, NoReader) is { } readerId)
                     Enrol(row, classId, readerId, stays);
             }
             else if (TeachingRoles.Contains(row.Role))
             {
-                if (UserOf(row, adultIds, "teacher") is { } adultId && !row.Gone && !(row.To < frame.Today))
+                if (UserOf(row, adultIds, NoTeacher) is { } adultId && !row.Gone && !(row.To < frame.Today))
                     Teach(row, classId, adultId, stays);
             }
             else if (!row.Gone)
-                Note(
-                    row.At,
-                    "role",
-                    row.Role,
-                    "Only student, teacher, aide, administrator and proctor have a place in a class here."
-                );
+                Note(row.At, "role", row.Role, $"Use student, teacher, aide, administrator or proctor.");
         }
 
         private void Teach(SourceEnrolment row, ClassId classId, AdultId adultId, Stays stays)
@@ -90,11 +90,11 @@ public static partial class SourceReconciler
                 )
             )
                 return id;
-            Missing(row, "classSourcedId", row.ClassId, held.ClassAt(row.ClassId), "class", source.Classes);
+            Missing(row, "classSourcedId", row.ClassId, held.ClassAt(row.ClassId), NoClass, source.Classes);
             return null;
         }
 
-        private TId? UserOf<TId, T>(SourceEnrolment row, SourceIds<TId, T> ids, string what)
+        private TId? UserOf<TId, T>(SourceEnrolment row, SourceIds<TId, T> ids, (Message File, Message School) none)
             where TId : struct, IId<TId>
             where T : class, ISourcedThing, IRosterThing<TId>
         {
@@ -103,7 +103,7 @@ public static partial class SourceReconciler
                 && (source.Users != SourceScope.Whole || ids.Said(row.UserId) || held.UserAt(row.UserId) is not null)
             )
                 return id;
-            Missing(row, "userSourcedId", row.UserId, held.UserAt(row.UserId), what, source.Users);
+            Missing(row, "userSourcedId", row.UserId, held.UserAt(row.UserId), none, source.Users);
             return null;
         }
 
@@ -112,7 +112,7 @@ public static partial class SourceReconciler
             string column,
             string value,
             RowPlace? waits,
-            string what,
+            (Message File, Message School) none,
             SourceScope scope
         )
         {
@@ -120,16 +120,9 @@ public static partial class SourceReconciler
                 return;
             held.Enrolment(row.SourceId, row.ClassId, row.UserId);
             if (waits is { } at)
-                Note(row.At, column, value, $"Waits for {at.File}, line {at.Line}.");
+                Note(row.At, column, value, $"Fix {at.File}, line {at.Line} first.");
             else
-                Stop(
-                    row.At,
-                    column,
-                    value,
-                    scope == SourceScope.Whole
-                        ? $"No {what} has this ID in the file."
-                        : $"No {what} has this ID in the file or school."
-                );
+                Stop(row.At, column, value, scope == SourceScope.Whole ? none.File : none.School);
         }
 
         private void Enrol(SourceEnrolment row, ClassId classId, ReaderId readerId, Stays stays)
@@ -141,7 +134,7 @@ public static partial class SourceReconciler
                     row,
                     "sourcedId",
                     row.SourceId,
-                    "This ID belonged to another reader or class before. An enrolment keeps its reader and class."
+                    $"This ID belonged to another reader or class before. An enrolment keeps its reader and class."
                 );
                 return;
             }
@@ -152,7 +145,7 @@ public static partial class SourceReconciler
                 // has, takes the source's id on.
                 if (enrolmentIds.Owns(mine) && (stays.Kept.Contains(mine.Id) || source.Enrolments != SourceScope.Whole))
                 {
-                    Note(row.At, "userSourcedId", row.UserId, "This reader is in this class already by another row.");
+                    Note(row.At, "userSourcedId", row.UserId, $"Another row puts this reader in this class already.");
                     return;
                 }
                 known = mine;

@@ -25,7 +25,7 @@ public static partial class SourceReconciler
                         asReader.At,
                         "role",
                         "",
-                        "Add a role. The file does not say whether this is a reader or a teacher."
+                        $"Add a role. The file does not say whether this is a reader or a teacher."
                     );
                 }
             }
@@ -133,12 +133,12 @@ public static partial class SourceReconciler
                     row.At,
                     "grades",
                     row.Grade ?? "",
-                    "Neither this reader nor a class of theirs has a grade from KG to 12."
+                    $"Neither this reader nor a class of theirs has a grade from KG to 12."
                 );
                 return;
             }
             if (!string.IsNullOrEmpty(row.Grade) && said is null)
-                Note(row.At, "grades", row.Grade, "Unknown grade. The reader's grade stays as it is.");
+                Note(row.At, "grades", row.Grade, $"Unknown grade. The reader's grade stays as it is.");
             var next = known is null ? Added(row, grade) : Changed(row, known, grade);
             readers.Put(next);
             readerIds.Say(row.SourceId, next.Id);

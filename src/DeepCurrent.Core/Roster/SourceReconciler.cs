@@ -45,7 +45,7 @@ public static partial class SourceReconciler
                     new("users.csv", 1),
                     "email",
                     $"{otherMail}",
-                    "Readers who have another guardian address here. It stays."
+                    $"Readers with another guardian address here. It stays."
                 );
             var change = new ChangeSet(
                 adults.Steps(),
@@ -74,7 +74,7 @@ public static partial class SourceReconciler
             if (row is { FirstDay: { } first, LastDay: { } last } && last < first)
             {
                 held.Class(row.At, row.SourceId, row.Name);
-                Stop(row.At, "endDate", $"{last:yyyy-MM-dd}", "The class ends before it begins.");
+                Stop(row.At, "endDate", $"{last:yyyy-MM-dd}", $"The class ends before it starts.");
                 return;
             }
             var known = classIds.Before(row.SourceId, c => c.Name == row.Name) is { } id ? classes.Find(id) : null;
@@ -129,20 +129,20 @@ public static partial class SourceReconciler
         {
             if (seen.TryAdd(id, at))
                 return false;
-            Stop(at, "sourcedId", id, $"Line {seen[id].Line} has this ID already.");
+            Stop(at, "sourcedId", id, $"Line {seen[id].Line} already has this ID.");
             return true;
         }
 
-        private void Hold(SourceEnrolment row, string column, string value, string reason)
+        private void Hold(SourceEnrolment row, string column, string value, Message reason)
         {
             held.Enrolment(row.SourceId, row.ClassId, row.UserId);
             Stop(row.At, column, value, reason);
         }
 
-        private void Stop(RowPlace at, string column, string value, string reason) =>
+        private void Stop(RowPlace at, string column, string value, Message reason) =>
             problems.Add(new(at, column, value, reason, Stops: true));
 
-        private void Note(RowPlace at, string column, string value, string reason) =>
+        private void Note(RowPlace at, string column, string value, Message reason) =>
             problems.Add(new(at, column, value, reason, Stops: false));
 
         private static Func<RosterReader, bool> SameName(SourceReader row) =>

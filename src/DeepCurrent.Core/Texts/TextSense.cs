@@ -18,7 +18,7 @@ public enum TextDoubt
 
 /// <param name="Stops">The text is not measured at all.</param>
 /// <param name="Sentence">What it is, for a teacher.</param>
-public sealed record TextRemark(TextDoubt Doubt, bool Stops, string Sentence);
+public sealed record TextRemark(TextDoubt Doubt, bool Stops, Message Sentence);
 
 /// <summary>Looks whether a text is English prose, for which alone the formulas were made.</summary>
 public static class TextSense
@@ -92,7 +92,7 @@ public static class TextSense
     {
         var counts = TextCounter.Count(text);
         if (counts.Words == 0)
-            return [new(TextDoubt.Empty, true, "There are no words here.")];
+            return [new(TextDoubt.Empty, true, $"No words found.")];
         int letters = text.Count(char.IsLetter),
             foreign = text.Count(c => c > 0x24f && char.IsLetter(c));
         if (letters > 0 && foreign > letters * MostForeignLetters)
@@ -102,8 +102,8 @@ public static class TextSense
                     TextDoubt.OtherScript,
                     true,
                     foreign > letters * 0.8
-                        ? "This is not written in Latin letters. Only English is measured."
-                        : "Much of this is not written in Latin letters. Take that out to have the English measured."
+                        ? (Message)$"This is not in Latin letters. Only English can be measured."
+                        : $"Much of this is not in Latin letters. Remove that part to measure the English."
                 ),
             ];
         var named = counts.Vocabulary.Where(w => !w.Name).ToList();
@@ -120,7 +120,7 @@ public static class TextSense
                 new(
                     TextDoubt.OtherLanguage,
                     true,
-                    $"Only {100 * known / all} % of the words are English. Only English is measured."
+                    $"Only {100 * known / all}% of the words are English. Only English can be measured."
                 ),
             ];
         return [.. Doubts(text, counts)];
@@ -139,8 +139,8 @@ public static class TextSense
                 TextDoubt.Short,
                 false,
                 counts.Words < FewWords
-                    ? $"{counts.Words} {(counts.Words == 1 ? "word is" : "words are")} too few to say much about depth."
-                    : "Under 100 words: the depth is less sure."
+                    ? (Message)$"{counts.Words:count} words are too few to say much about depth."
+                    : $"Under 100 words: depth is approximate."
             );
         var depth = TextMeasurer.DepthOf(counts, LevelChart.Default).Value;
         if (!new Fathoms(depth).OnScale)
@@ -148,8 +148,8 @@ public static class TextSense
                 TextDoubt.Beyond,
                 false,
                 depth > 0
-                    ? "The formulas give more than 100 fm, where the scale ends. 100 fm is taken."
-                    : "The formulas give less than −20 fm, where the scale begins. −20 fm is taken."
+                    ? (Message)$"The formulas give more than 100 fm, where the scale ends. 100 fm is used."
+                    : $"The formulas give less than −20 fm, where the scale starts. −20 fm is used."
             );
         if (OfForm(text, counts) is { } form)
             yield return form;
@@ -164,8 +164,7 @@ public static class TextSense
             return new(
                 TextDoubt.Table,
                 false,
-                "This is mostly a table. The formulas are made for sentences, so the depth says little; state "
-                    + "one yourself."
+                $"This is mostly a table. The formulas need sentences, so this depth says little. Overrule it."
             );
         if (
             lines.Count >= 6
@@ -175,21 +174,16 @@ public static class TextSense
             return new(
                 TextDoubt.Verse,
                 false,
-                "Short lines like those of a poem: the formulas are made for prose, so the depth says little; "
-                    + "state one yourself."
+                $"Short lines, as in a poem. The formulas need prose, so this depth says little. Overrule it."
             );
         if (counts.Words >= FewWords && counts.Sentences == 1 && text.AsSpan().IndexOfAny('.', '!', '?') < 0)
             return new(
                 TextDoubt.NoSentenceMarks,
                 false,
-                "There are no full stops, so all of it counts as one sentence. Put them in to have it measured rightly."
+                $"No full stops, so all of it counts as one sentence. Add them for a true depth."
             );
         if (longest > EndlessWords)
-            return new(
-                TextDoubt.EndlessSentence,
-                false,
-                $"One sentence has {longest:N0} words. Is a full stop missing?"
-            );
+            return new(TextDoubt.EndlessSentence, false, $"One sentence has {longest} words. Is a full stop missing?");
         return null;
     }
 }

@@ -81,7 +81,7 @@ public sealed class AnsweredQuiz
         ];
 
     private string? Why(Attempted a, Question q, int at) =>
-        a.Rushed ? LeftOut.Rushed
+        a.Rushed ? LeftOut.TooFast
         : q.Evidence && at > 0 && attempts[asked[at - 1].Id].FirstOrDefault() is { } before && !Right(before)
             ? LeftOut.RestsOnWrong
         : null;

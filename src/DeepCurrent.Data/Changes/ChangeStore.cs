@@ -11,7 +11,7 @@ public sealed record Change(
     DateTimeOffset At,
     string By,
     ChangeKind Kind,
-    string Summary,
+    Message Summary,
     DateTimeOffset? UndoneAt
 );
 
@@ -21,7 +21,7 @@ public sealed record ChangeDetail(
     AdultId AdultId,
     DateTimeOffset At,
     ChangeKind Kind,
-    string Summary,
+    Message Summary,
     string Detail,
     DateTimeOffset? UndoneAt
 );
@@ -32,11 +32,11 @@ public sealed record ChangeBy(SchoolId SchoolId, ClassId? ClassId, AdultId Adult
 
 /// <summary>What a command did, as it is listed.</summary>
 /// <param name="Detail">What is needed to take it back.</param>
-public sealed record Listed(object Detail, string Summary);
+public sealed record Listed(object Detail, Message Summary);
 
 /// <summary>A change that was made and listed.</summary>
 /// <param name="Id">What it is taken back by.</param>
-public sealed record Made(ChangeId Id, string Summary);
+public sealed record Made(ChangeId Id, Message Summary);
 
 /// <summary>The class's history: what was changed, by whom, and what is needed to take it back.</summary>
 public sealed class ChangeStore(NpgsqlDataSource db)
@@ -86,7 +86,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
         NpgsqlTransaction t,
         ChangeBy by,
         ChangeKind kind,
-        string summary,
+        Message summary,
         T detail
     )
     {
@@ -94,7 +94,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
-            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @summary, @detail::jsonb)
+            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @summary::jsonb, @detail::jsonb)
             """,
             new
             {
@@ -115,10 +115,10 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     /// <summary>Takes a change back and says so, both or neither; the same change cannot be taken back twice.</summary>
     /// <param name="undo">Takes back what the change did and nothing else, and says what is so now.</param>
     /// <returns>The sentence; null if it was taken back meanwhile.</returns>
-    public async Task<string?> Undo(
+    public async Task<Message?> Undo(
         ChangeId id,
         DateTimeOffset now,
-        Func<NpgsqlConnection, NpgsqlTransaction, Task<string>> undo
+        Func<NpgsqlConnection, NpgsqlTransaction, Task<Message>> undo
     )
     {
         await using var c = await db.OpenConnectionAsync();

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
@@ -154,6 +155,23 @@ public sealed class GuardianStore(NpgsqlDataSource db)
                 "update guardianship set ended_at = @now where reader_id = @readerId and ended_at is null",
                 new { readerId, now }
             );
+    }
+
+    /// <summary>The home language of a guardian's children: of the first, by name, who has one; empty for none.</summary>
+    public async Task<string> HomeLanguage(AdultId adultId)
+    {
+        return await db.First<string>(
+            $"""
+            select r.details ->> '{nameof(ReaderDetail.HomeLanguage)}'
+            from guardianship g join reader r on r.id = g.reader_id
+            where g.adult_id = @adultId
+              and g.ended_at is null
+              and r.details ->> '{nameof(ReaderDetail.HomeLanguage)}' <> ''
+            order by r.given_name, r.family_name, r.id
+            limit 1
+            """,
+            new { adultId }
+        ) ?? "";
     }
 
     public async Task<IReadOnlyList<Child>> Children(AdultId adultId, SchoolId schoolId, Moment at)

@@ -39,7 +39,7 @@ public sealed record ImportHead
 
     public required string? Preview { get; init; }
 
-    public required string? Error { get; init; }
+    public required Message? Error { get; init; }
 
     public required ChangeId? ChangeId { get; init; }
 }
@@ -258,10 +258,10 @@ public sealed class ImportStore(NpgsqlDataSource db)
             t
         );
 
-    public async Task Failed(ImportId id, string error)
+    public async Task Failed(ImportId id, Message error)
     {
         await db.Run(
-            "update import set state = @failed, stage = '', error = @error where id = @id",
+            "update import set state = @failed, stage = '', error = @error::jsonb where id = @id",
             new
             {
                 id,

@@ -23,8 +23,8 @@ internal static class CheckEvidence
     {
         var left = flag switch
         {
-            PartFlag.Rushed => "in a part that was rushed",
-            PartFlag.Thin => "in a part with too few answers",
+            PartFlag.Rushed => LeftOut.PartTooFast,
+            PartFlag.Thin => LeftOut.PartThin,
             _ => null,
         };
         var answers = stages.SelectMany(x => x.Answers.Select(a => new Answered(x, a, x.Items[a.Item]))).ToList();
@@ -54,7 +54,7 @@ internal static class CheckEvidence
         {
             PartId = part.Id,
             LeftOut = left,
-            Note = $"{check.StaffTitle}: {right} of {answers.Count} words read right",
+            Note = $"{check.StaffTitle}: {(Message)$"{right} of {answers.Count:count} words read right"}",
         };
     }
 
@@ -70,11 +70,11 @@ internal static class CheckEvidence
         {
             PartId = part.Id,
             TextDepth = a.Stage.TextDepth,
-            LeftOut = a.Answer.Rushed ? LeftOut.Rushed : left,
+            LeftOut = a.Answer.Rushed ? LeftOut.TooFast : left,
             Note =
                 part.Part is CheckPart.Passages
-                    ? $"{check.StaffTitle}: {a.Stage.Title}"
-                    : $"{check.StaffTitle}: word meaning",
+                    ? (Message)$"{check.StaffTitle}: {a.Stage.Title}"
+                    : $"{check.StaffTitle}: {(Message)$"word meaning"}",
         };
 
     private sealed record Answered(Stage Stage, StageAnswer Answer, CheckItem Item);

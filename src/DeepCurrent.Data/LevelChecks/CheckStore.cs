@@ -651,7 +651,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         await c.ExecuteAsync(
             $"""
             update sitting_part
-            set state = '{nameof(PartState.Skipped)}', note = 'given again', finished_at = @now
+            set state = '{nameof(PartState.Skipped)}', note = '{PartRules.GivenAgain}', finished_at = @now
             where id = any(@partIds) and state in ({PartStates.Left})
             """,
             new { partIds = partIds.ToArray(), now },
@@ -679,7 +679,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
               and o.sitting_id = n.sitting_id
               and o.part = n.part
               and o.round = n.round - 1
-              and o.note = 'given again';
+              and o.note = '{PartRules.GivenAgain}';
             delete from sitting_part where id = any(@made) and state = '{nameof(PartState.Waiting)}'
             """,
             new { made = made.ToArray() },

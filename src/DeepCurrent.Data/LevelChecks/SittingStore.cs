@@ -142,7 +142,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                     t
                 );
                 if (!await stages.Begin(c, t, s, part, schoolId, yardstick, now))
-                    await Finish(c, t, s, part, "nothing fits", yardstick, now);
+                    await Finish(c, t, s, part, PartRules.NothingFits, yardstick, now);
             }
         }
         var after = await Load(c, t, sittingId, readerId, schoolId, at, lockRow: false);
@@ -455,7 +455,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     {
         var answers = given.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.Rushed)).ToList();
         var asked = part.Part is CheckPart.Maze ? answers.Count : given.Sum(x => x.Items.Count);
-        var flag = note == "nothing fits" ? PartFlag.Fine : PartRules.Judge(asked, answers);
+        var flag = note == PartRules.NothingFits ? PartFlag.Fine : PartRules.Judge(asked, answers);
         var seconds = given.Sum(x => x.Seconds);
         var right = answers.Count(a => a.Correct);
         double? score =

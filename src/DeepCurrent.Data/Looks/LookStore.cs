@@ -6,7 +6,7 @@ using Npgsql;
 namespace DeepCurrent.Data.Looks;
 
 /// <summary>Somebody looked at, took out or deleted something.</summary>
-public sealed record Look(DateTimeOffset At, string? By, LookKind What, string? Reader, string Note);
+public sealed record Look(DateTimeOffset At, string? By, LookKind What, string? Reader, Message Note);
 
 /// <summary>Who looked at or took out what.</summary>
 public sealed class LookStore(NpgsqlDataSource db)
@@ -17,13 +17,13 @@ public sealed class LookStore(NpgsqlDataSource db)
         DateTimeOffset at,
         LookKind what,
         ReaderId? readerId,
-        string note
+        Message note
     )
     {
         await db.Run(
             """
             insert into looked (school_id, adult_id, at, what, reader_id, note)
-            values (@schoolId, @adultId, @at, @what, @readerId, @note)
+            values (@schoolId, @adultId, @at, @what, @readerId, @note::jsonb)
             """,
             new
             {

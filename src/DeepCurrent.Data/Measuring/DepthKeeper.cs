@@ -202,7 +202,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
             insert into evidence (reader_id, adult_id, {Columns})
             values (
               @readerId, @adultId, @Id, @At, @kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words,
-              @Errors, @strand, @TicketId, @LeftOut, @Note, @RecordId, @PartId)
+              @Errors, @strand, @TicketId, @LeftOut, @Note::jsonb, @RecordId, @PartId)
             on conflict (id) do nothing
             """,
             rows.Select(r => new

@@ -47,7 +47,7 @@ public sealed record EvidenceRow
     /// <summary>Why it does not count; null if it does.</summary>
     public string? LeftOut { get; init; }
 
-    public string Note { get; init; } = "";
+    public Message Note { get; init; } = Message.Nothing;
 
     /// <summary>The first attempt at a question.</summary>
     /// <param name="right">Null where a person has not marked it yet.</param>

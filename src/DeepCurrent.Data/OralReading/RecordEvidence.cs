@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Measuring;
@@ -20,15 +21,14 @@ public static class RecordEvidence
     )
     {
         var f = RecordSheet.Figures(sheet.Marks, SpokenForms.Of(k.Body), sheet.LastWord, sheet.Seconds);
-        var note =
-            $"“{k.Title}”: {f.Errors} {(f.Errors == 1 ? "error" : "errors")} in {f.Words} words, "
-            + $"{Math.Round(f.Accuracy * 100)} %";
+        Message errors = $"{f.Errors:count} errors",
+            note = $"“{k.Title}”: {errors} in {f.Words:count} words, {f.Accuracy * 100:0}%";
         List<EvidenceRow> rows =
         [
             EvidenceRow.RunningRecord(EvidenceId.From(k.Id.Value), readAt, k.TextDepth, f.Words, f.Errors) with
             {
                 RecordId = k.Id,
-                LeftOut = f.Words < FewestWords ? "too short to tell" : null,
+                LeftOut = f.Words < FewestWords ? LeftOut.TooShort : null,
                 Note = note,
             },
         ];

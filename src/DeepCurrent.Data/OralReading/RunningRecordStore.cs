@@ -72,7 +72,7 @@ public sealed record RunningRecord
     public required ListeningState? Listening { get; init; }
 
     /// <summary>Why it failed.</summary>
-    public required string ListenNote { get; init; }
+    public required Message? ListenNote { get; init; }
 
     public required string? By { get; init; }
 }
@@ -159,7 +159,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
 
         public required ListeningState? Listening { get; init; }
 
-        public required string ListenNote { get; init; }
+        public required Message? ListenNote { get; init; }
 
         public required string? By { get; init; }
 
@@ -368,7 +368,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
                 $"""
                 update running_record
                 set sound = @Bytes, sound_type = @Type, sound_seconds = @seconds, heard = null,
-                  listening = case when @listen then '{nameof(ListeningState.Waiting)}' end, listen_note = ''
+                  listening = case when @listen then '{nameof(ListeningState.Waiting)}' end, listen_note = null
                 where id = @id and reader_id = @readerId and not done and gone_at is null
                 """,
                 new
@@ -435,7 +435,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         return await db.Run(
                 $"""
                 update running_record
-                set listening = '{nameof(ListeningState.Waiting)}', heard = null, listen_note = ''
+                set listening = '{nameof(ListeningState.Waiting)}', heard = null, listen_note = null
                 where id = @id
                   and reader_id = @readerId
                   and sound is not null
@@ -469,13 +469,13 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>Keeps what was heard, or why nothing was.</summary>
-    public async Task Heard(RecordId id, IReadOnlyList<HeardWord>? heard, string note)
+    public async Task Heard(RecordId id, IReadOnlyList<HeardWord>? heard, Message? note)
     {
         await db.Run(
             $"""
             with k as (
               update running_record
-              set heard = @words::jsonb, listen_note = @note,
+              set heard = @words::jsonb, listen_note = @note::jsonb,
                 listening =
                   case
                     when @words::jsonb is null then '{nameof(ListeningState.Failed)}'

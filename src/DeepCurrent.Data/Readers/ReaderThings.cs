@@ -27,7 +27,7 @@ public enum OnDelete
 }
 
 /// <summary>A table that holds something of a reader's.</summary>
-/// <param name="What">What it is, for people; the words after a count.</param>
+/// <param name="What">So many of it, for people.</param>
 /// <param name="Key">What tells a reader's rows apart.</param>
 /// <param name="Twin">When a row m of the reader who stays is the like of a row x of the other; such an x is left where
 /// it is.</param>
@@ -37,7 +37,7 @@ public enum OnDelete
 /// <param name="Column">The column that says whose it is.</param>
 public sealed record ReaderThing(
     string Table,
-    string What,
+    Func<int, Message> What,
     OnMerge Merge,
     OnDelete Delete,
     bool Work,
@@ -60,7 +60,7 @@ public static class ReaderThings
     [
         new(
             "ticket",
-            "readings",
+            n => $"{n:count} readings",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
@@ -69,7 +69,7 @@ public static class ReaderThings
         ),
         new(
             "sitting",
-            "level checks",
+            n => $"{n:count} level checks",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
@@ -78,7 +78,7 @@ public static class ReaderThings
         ),
         new(
             "evidence",
-            "pieces of evidence",
+            n => $"{n:count} pieces of evidence",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
@@ -87,17 +87,24 @@ public static class ReaderThings
         ),
         new(
             "level_set",
-            "levels set by teachers",
+            n => $"{n:count} levels set by teachers",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
             "levelsSet",
             Twin: "m.ended_at is null and x.ended_at is null"
         ),
-        new("running_record", "running records", OnMerge.Moves, OnDelete.Cascades, Work: true, "oralReadings"),
+        new(
+            "running_record",
+            n => $"{n:count} running records",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "oralReadings"
+        ),
         new(
             "set_aside",
-            "answers that could not be taken",
+            n => $"{n:count} answers that were not accepted",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
@@ -105,10 +112,17 @@ public static class ReaderThings
             Only: $"{OfKeptTicket} and (x.sitting_id is null or exists (select 1 from sitting n where n.id = "
                 + "x.sitting_id and n.reader_id = @kept))"
         ),
-        new("enrolment", "times in a class", OnMerge.Moves, OnDelete.Cascades, Work: true, "enrolments"),
+        new(
+            "enrolment",
+            n => $"{n:count} times in a class",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "enrolments"
+        ),
         new(
             "goal",
-            "goals",
+            n => $"{n:count} goals",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
@@ -117,7 +131,7 @@ public static class ReaderThings
         ),
         new(
             "group_member",
-            "groups",
+            n => $"{n:count} groups",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
@@ -125,10 +139,10 @@ public static class ReaderThings
             Key: "group_id",
             Twin: "m.group_id = x.group_id"
         ),
-        new("loan", "copies on loan", OnMerge.Moves, OnDelete.Cascades, Work: true, "loans"),
+        new("loan", n => $"{n:count} copies on loan", OnMerge.Moves, OnDelete.Cascades, Work: true, "loans"),
         new(
             "guardianship",
-            "guardians",
+            n => $"{n:count} guardians",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: true,
@@ -136,10 +150,17 @@ public static class ReaderThings
             Key: "adult_id",
             Twin: "m.adult_id = x.adult_id"
         ),
-        new("guardian_code", "letters to guardians", OnMerge.Moves, OnDelete.Cascades, Work: false, null),
+        new(
+            "guardian_code",
+            n => $"{n:count} letters to guardians",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: false,
+            null
+        ),
         new(
             "reader_list_member",
-            "lists",
+            n => $"{n:count} lists",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: false,
@@ -149,23 +170,62 @@ public static class ReaderThings
         ),
         new(
             "taking_in",
-            "requests",
+            n => $"{n:count} requests",
             OnMerge.Moves,
             OnDelete.Cascades,
             Work: false,
             null,
             Twin: "m.class_id = x.class_id and m.decided_at is null"
         ),
-        new("transfer", "transfers between schools", OnMerge.Stays, OnDelete.Cascades, Work: true, null),
-        new("depth_day", "days of the level", OnMerge.Remade, OnDelete.Cascades, Work: false, "depthByDay", Key: "day"),
-        new("joining", "requests to join", OnMerge.Stays, OnDelete.Deleted, Work: false, null),
-        new("sign_in_event", "sign-ins", OnMerge.Stays, OnDelete.Cascades, Work: false, null),
-        new("session", "sessions", OnMerge.Stays, OnDelete.Deleted, Work: false, null, Column: "person_id"),
-        new("change_reader", "changes", OnMerge.Stays, OnDelete.Deleted, Work: false, "changes", Key: "change_id"),
-        new("looked", "entries of who looked", OnMerge.Stays, OnDelete.Forgets, Work: false, "lookedAt", Key: "at"),
+        new(
+            "transfer",
+            n => $"{n:count} transfers between schools",
+            OnMerge.Stays,
+            OnDelete.Cascades,
+            Work: true,
+            null
+        ),
+        new(
+            "depth_day",
+            n => $"{n:count} days of the level",
+            OnMerge.Remade,
+            OnDelete.Cascades,
+            Work: false,
+            "depthByDay",
+            Key: "day"
+        ),
+        new("joining", n => $"{n:count} requests to join", OnMerge.Stays, OnDelete.Deleted, Work: false, null),
+        new("sign_in_event", n => $"{n:count} sign-ins", OnMerge.Stays, OnDelete.Cascades, Work: false, null),
+        new(
+            "session",
+            n => $"{n:count} sessions",
+            OnMerge.Stays,
+            OnDelete.Deleted,
+            Work: false,
+            null,
+            Column: "person_id"
+        ),
+        new(
+            "change_reader",
+            n => $"{n:count} changes",
+            OnMerge.Stays,
+            OnDelete.Deleted,
+            Work: false,
+            "changes",
+            Key: "change_id"
+        ),
+        new(
+            "looked",
+            n => $"{n:count} entries of who looked",
+            OnMerge.Stays,
+            OnDelete.Forgets,
+            Work: false,
+            "lookedAt",
+            Key: "at"
+        ),
         new(
             "reader",
-            "readers merged into this one",
+            n => $"{n:count} readers merged into this one",
             OnMerge.Stays,
             OnDelete.Deleted,
             Work: true,

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Dapper;
 using DeepCurrent.Core.Access;
@@ -138,7 +139,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
                 'at', h.at, 'by', a.name, 'what',
                 case
                   when (select count(*) from change_reader z where z.change_id = h.id) = 1 then h.summary
-                  else 'A change to several readers'
+                  else jsonb_build_object('key', 'A change to several readers')
                   end)
               order by h.at)
             from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id
@@ -154,18 +155,20 @@ public sealed class RecordStore(NpgsqlDataSource db)
     /// <summary>The whole record as one document.</summary>
     public async Task<JsonNode> Whole(ReaderId readerId, SchoolId schoolId)
     {
-        var json = await db.Single<string>(WholeSql, new { readerId, schoolId });
-        return JsonNode.Parse(json)!;
+        var whole = JsonNode.Parse(await db.Single<string>(WholeSql, new { readerId, schoolId }))!;
+        foreach (var (many, said) in new[] { ("changes", "what"), ("evidence", "note") })
+        foreach (var one in whole[many]?.AsArray() ?? [])
+            one![said] = one[said].Deserialize<Message>(Database.Json)!.ToString();
+        return whole;
     }
 
     /// <summary>What deleting a reader takes along, counted.</summary>
-    public async Task<IReadOnlyList<(string What, int Count)>> Counted(ReaderId readerId)
+    public async Task<IReadOnlyList<Message>> Counted(ReaderId readerId)
     {
-        var counts = ReaderThings
-            .All.Where(x => x.Delete is not OnDelete.Forgets)
-            .Select(x => $"select '{x.What}' as what, count(*)::int as n from {x.Table} where {x.Column} = @readerId");
+        var things = ReaderThings.All.Where(x => x.Delete is not OnDelete.Forgets).ToList();
+        var counts = things.Select(x => $"select count(*)::int from {x.Table} where {x.Column} = @readerId");
         var answers = """
-            select 'answers',
+            select
               (
                 (select count(*) from answer a join ticket k on k.id = a.ticket_id where k.reader_id = @readerId) + (
                   select count(*)
@@ -175,8 +178,13 @@ public sealed class RecordStore(NpgsqlDataSource db)
                     join sitting s on s.id = p.sitting_id
                   where s.reader_id = @readerId))::int
             """;
-        return (await db.All<(string, int)>(string.Join(" union all ", counts.Prepend(answers)), new { readerId }))
-            .Where(x => x.Item2 > 0)
+        var found = await db.All<int>(string.Join(" union all ", counts.Prepend(answers)), new { readerId });
+        return things
+            .Select(x => x.What)
+            .Prepend(n => $"{n:count} answers")
+            .Zip(found, (what, n) => (what, n))
+            .Where(x => x.n > 0)
+            .Select(x => x.what(x.n))
             .ToList();
     }
 
@@ -190,9 +198,9 @@ public sealed class RecordStore(NpgsqlDataSource db)
     }
 
     private const string DeleteSql = $"""
-        update change h set summary = replace(h.summary, @FullName, 'a reader')
+        update change h set summary = replace(h.summary::text, @Written, 'a reader')::jsonb
         where h.school_id = @schoolId
-          and strpos(h.summary, @FullName) > 0
+          and strpos(h.summary::text, @Written) > 0
           and exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = any(@ids));
         update list_draft d
         set rows = coalesce(
@@ -254,13 +262,14 @@ public sealed class RecordStore(NpgsqlDataSource db)
             insert into looked (school_id, adult_id, at, what, note)
             values (
               @schoolId, @adultId, @now, '{nameof(LookKind.ReaderDeleted)}',
-              'A reader and everything kept about them')
+              @note::jsonb)
             """,
             new
             {
                 schoolId,
                 adultId,
                 now,
+                note = (Message)$"A reader and everything stored about them",
             },
             t
         );
@@ -294,7 +303,8 @@ public sealed class RecordStore(NpgsqlDataSource db)
             DeleteSql,
             new
             {
-                reader.FullName,
+                // As it stands within a JSON text.
+                Written = Database.ToJson(reader.FullName)[1..^1],
                 schoolId,
                 ids,
                 texts = ids.Select(i => i.ToString()).ToArray(),

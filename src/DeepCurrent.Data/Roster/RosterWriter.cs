@@ -23,7 +23,7 @@ public sealed record RosterChange(
     SchoolId SchoolId,
     ClassId? ClassId,
     AdultId AdultId,
-    string Summary,
+    Message Summary,
     DateTimeOffset At
 );
 
@@ -32,12 +32,19 @@ public sealed record Yardstick(LevelChart Chart, YearCalendar Year);
 
 /// <summary>A roster change that cannot be made or taken back, since something it leans on has changed.</summary>
 /// <param name="Sentence">What, and who did it.</param>
-public sealed class BuiltOn(string sentence) : Exception(sentence);
+public sealed class BuiltOn(Message message) : Exception(message.ToString())
+{
+    /// <summary>The sentence, to be said in the language of whoever asked.</summary>
+    public Message Said { get; } = message;
+}
 
 /// <summary>Does changes to rosters, each in one transaction with what is needed to take it back.</summary>
 public sealed class RosterWriter(NpgsqlDataSource db)
 {
-    private const int StepsPerPart = 5_000,
+    private static readonly string FromRoster = Database.ToJson<Message>($"Level from the roster");
+
+    private const int MostNamed = 3,
+        StepsPerPart = 5_000,
         ManySteps = 1_000;
 
     private static readonly StepTable<RosterAdult> Adults = new(
@@ -155,7 +162,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         [
             ("kind", NpgsqlDbType.Text, _ => nameof(EvidenceKind.Level)),
             ("sd", NpgsqlDbType.Double, _ => ReaderEstimator.StartingLevelSd),
-            ("note", NpgsqlDbType.Text, _ => "Level stated on the roster"),
+            ("note", NpgsqlDbType.Jsonb, _ => FromRoster),
         ]
     );
 
@@ -175,9 +182,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await using var t = await c.BeginTransactionAsync();
         await Lock(c, change.SchoolId);
         if (await Moved(c, steps) is { Count: > 0 })
-            throw new BuiltOn(
-                "Somebody else has changed the same thing meanwhile. Look at it again, then repeat what you did."
-            );
+            throw new BuiltOn($"Someone else changed this meanwhile. Nothing was saved. Reload and try again.");
         var id = ChangeId.New();
         try
         {
@@ -185,7 +190,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         }
         catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.UniqueViolation)
         {
-            throw new BuiltOn("Something with this ID is there already. Nothing was changed. Reload and try again.");
+            throw new BuiltOn($"Something with this ID is there already. Nothing changed. Reload and try again.");
         }
         await Keep(c, t, id, change, steps);
         if (with is not null)
@@ -228,7 +233,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         }
         catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.ForeignKeyViolation)
         {
-            throw new BuiltOn("Work has been done since by somebody this would take away. Undo that first.");
+            throw new BuiltOn($"This would remove someone who has done work since. Undo that first.");
         }
         await Tell(c, back);
         await c.ExecuteAsync("update change set undone_at = @now where id = @changeId", new { changeId, now }, t);
@@ -409,13 +414,13 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         ).ToList();
         if (busy.Count > 0)
             throw new BuiltOn(
-                $"{string.Join(", ", busy.Take(3))}"
-                    + $"{(busy.Count > 3 ? " and others have" : busy.Count > 1 ? " have" : " has")} been given work "
-                    + "or been changed since. Undo that first."
+                busy.Count > MostNamed
+                    ? $"Work or changes since exist for {busy.Take(MostNamed)} and others. Undo that first."
+                    : (Message)$"Work or changes since exist for {busy}. Undo that first."
             );
     }
 
-    private static async Task<string> Who(
+    private static async Task<Message> Who(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         ChangeId changeId,
@@ -435,7 +440,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             .OfType<ReaderId>()
             .Take(1000)
             .ToArray();
-        var later = await c.QueryFirstOrDefaultAsync<(string By, DateTimeOffset At, string Summary)>(
+        var later = await c.QueryFirstOrDefaultAsync<(string By, DateTimeOffset At, Message Summary)>(
             """
             select a.name, h.at, h.summary
             from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id
@@ -449,8 +454,8 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             t
         );
         return later.By is null
-            ? "Something this changed has been changed again since, so it cannot be taken back by itself."
-            : $"{later.By} has built on this ({later.Summary}, {later.At:d MMM HH:mm}). Undo that first.";
+            ? (Message)$"Part of this was changed again since. Undo that first."
+            : $"{later.By} changed this again ({later.Summary}, {later.At}). Undo that first.";
     }
 
     /// <summary>Lists the change, and keeps its steps and whom they are about.</summary>
@@ -465,7 +470,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
-            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @Summary, '{}')
+            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @Summary::jsonb, '{}')
             """,
             new
             {

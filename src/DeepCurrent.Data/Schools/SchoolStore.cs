@@ -37,7 +37,8 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.All<School>(
             """
             select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
-              surnames_on_cards, guardians_allowed, level_chart::text as own_chart, letter::text, version
+              surnames_on_cards, guardians_allowed, level_chart::text as own_chart, level_system,
+              letters::text, version
             from school
             order by id
             limit 5000
@@ -50,7 +51,8 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.Single<School>(
             """
             select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
-              surnames_on_cards, guardians_allowed, level_chart::text as own_chart, letter::text, version
+              surnames_on_cards, guardians_allowed, level_chart::text as own_chart, level_system,
+              letters::text, version
             from school
             where id = @schoolId
             """,
@@ -103,7 +105,8 @@ public sealed class SchoolStore(NpgsqlDataSource db)
                 set name = @Name, time_zone = @TimeZone, passing_score = @PassingScore, zone_low = @ZoneLow,
                   zone_high = @ZoneHigh, minutes_a_day = @MinutesADay, pictures_to = @PicturesTo, codes_to = @CodesTo,
                   surnames_on_cards = @SurnamesOnCards, guardians_allowed = @GuardiansAllowed,
-                  level_chart = @OwnChart::jsonb, letter = @Letter::jsonb, version = version + 1
+                  level_chart = @OwnChart::jsonb, level_system = @LevelSystem,
+                  letters = @Letters::jsonb, version = version + 1
                 where id = @Id and version = @Version
                 """,
                 school

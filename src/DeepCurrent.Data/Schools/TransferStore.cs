@@ -212,14 +212,14 @@ public sealed class TransferStore(NpgsqlDataSource db)
             new { id },
             t
         );
-        await Tell(found.From, by, take ? $"{name} has moved to {to}" : $"{name} has not moved to {to}");
+        await Tell(found.From, by, take ? (Message)$"{name} has moved to {to}" : $"{name} has not moved to {to}");
         await Tell(
             found.To,
             schoolId == found.To ? adultId : by,
-            take ? $"{name} has come from {from}" : $"{name} has not come from {from}"
+            take ? (Message)$"{name} has come from {from}" : $"{name} has not come from {from}"
         );
 
-        async Task Tell(SchoolId school, AdultId adult, string summary)
+        async Task Tell(SchoolId school, AdultId adult, Message summary)
         {
             var whose = new ChangeBy(school, null, adult, now);
             var change = await ChangeStore.Add(c, t, whose, ChangeKind.Transferred, summary, found);

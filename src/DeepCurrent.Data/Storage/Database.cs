@@ -16,7 +16,7 @@ public static class Database
 
     public static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
     {
-        Converters = { new PartJson() },
+        Converters = { new PartJson(), new MessageJson() },
         TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Forgive } },
     };
 
@@ -34,6 +34,7 @@ public static class Database
         SqlMapper.AddTypeHandler(new DayHandler());
         SqlMapper.AddTypeHandler(new LevelChartJson.Handler());
         SqlMapper.AddTypeHandler(new ReaderDetailsHandler());
+        SqlMapper.AddTypeHandler(new MessageHandler());
         IdHandlers.Add();
         UnitHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection.

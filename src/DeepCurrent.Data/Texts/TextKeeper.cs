@@ -8,7 +8,7 @@ namespace DeepCurrent.Data.Texts;
 
 /// <summary>Somebody has changed the text meanwhile.</summary>
 /// <param name="revision">The revision it has now.</param>
-public sealed class TextMoved(int revision) : Exception("Somebody else has changed this text meanwhile.")
+public sealed class TextMoved(int revision) : Exception("Someone else changed this text meanwhile.")
 {
     public int Revision => revision;
 }
@@ -24,7 +24,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
     /// <param name="expected">The revision that was changed; 0 for a new text.</param>
     /// <param name="adultId">Who does it; null for texts that ship.</param>
     /// <exception cref="TextMoved">The text has another revision by now.</exception>
-    public async Task<int> Save(NewText text, int expected, AdultId? adultId, string note, DateTimeOffset now)
+    public async Task<int> Save(NewText text, int expected, AdultId? adultId, Message note, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -47,7 +47,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         await c.ExecuteAsync(
             """
             insert into text_revision (text_id, revision, at, adult_id, note, body)
-            values (@Id, @revision, @now, @adultId, @note, @body::jsonb)
+            values (@Id, @revision, @now, @adultId, @note::jsonb, @body::jsonb)
             """,
             new
             {

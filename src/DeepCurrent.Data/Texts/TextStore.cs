@@ -140,10 +140,10 @@ public sealed record TextOwning(
     DateTimeOffset ChangedAt
 );
 
-public sealed record TextRevision(int Revision, DateTimeOffset At, string? By, string Note, NewText Text);
+public sealed record TextRevision(int Revision, DateTimeOffset At, string? By, Message Note, NewText Text);
 
 /// <param name="Revision">0 for a text from before there were revisions.</param>
-public sealed record ShippedText(TextId Id, string Slug, int Revision, string? Note);
+public sealed record ShippedText(TextId Id, string Slug, int Revision, Message? Note);
 
 /// <summary>The library. Texts without a school ship for all schools.</summary>
 public sealed class TextStore(NpgsqlDataSource db)
@@ -297,7 +297,7 @@ public sealed class TextStore(NpgsqlDataSource db)
         return
         [
             .. (
-                await db.All<(int Revision, DateTimeOffset At, string? By, string Note, string Body)>(
+                await db.All<(int Revision, DateTimeOffset At, string? By, Message Note, string Body)>(
                     """
                     select r.revision, r.at, a.name, r.note, r.body::text
                     from text_revision r left join adult a on a.id = r.adult_id

@@ -9,7 +9,7 @@ public static class ContentRules
     private const int FewestWords = 6;
 
     /// <summary>Faults of a text, each a sentence for its writer; none if it is clean.</summary>
-    public static IEnumerable<string> Faults(TextFolder text)
+    public static IEnumerable<Message> Faults(TextFolder text)
     {
         var versions = text.Versions.Select(v => v.Checked()).ToList();
         foreach (var fault in QuizCheck.Faults(text.Questions, versions))
@@ -21,7 +21,7 @@ public static class ContentRules
             if (versions[i].Depth - versions[i - 1].Depth is < VersionsApart and var apart)
                 yield return $"Version {versions[i].Label} is only {apart:0.0} fm deeper than {versions[i - 1].Label}.";
         if (text.Words.Count < FewestWords)
-            yield return $"There are only {text.Words.Count} words to know.";
+            yield return $"There are only {text.Words.Count:count} words to know.";
         foreach (var word in text.Words)
             if (!text.Versions.Any(v => v.PlainText.Contains(word.Word, StringComparison.OrdinalIgnoreCase)))
                 yield return $"The word {word.Word} is not in the text.";

@@ -84,4 +84,7 @@ public sealed record VersionFile(string Label, double Target, string Body)
 public sealed record WordFile(string Word, string PartOfSpeech, string Meaning, string Example);
 
 /// <summary>A content folder that cannot be read, in words for its writer.</summary>
-public sealed class ContentFault(string message) : Exception(message);
+public sealed class ContentFault(Message message) : Exception(message.ToString())
+{
+    public Message Said { get; } = message;
+}

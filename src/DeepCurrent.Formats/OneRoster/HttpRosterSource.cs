@@ -88,7 +88,7 @@ public sealed class HttpRosterSource(RosterSourceSettings settings, HttpClient h
     public async Task<byte[]> Fetch(CancellationToken stop)
     {
         if (settings.Address.Length == 0)
-            throw new Unreadable("No roster source is set up.");
+            throw new Unreadable($"No roster source is set up.");
         try
         {
             var token = await Token(stop);

@@ -42,9 +42,9 @@ public static class OneRosterZip
     ];
 
     // What a file may hold of people that is not kept here, and why.
-    private static readonly (string File, string Why)[] NotKept =
+    private static readonly (string File, Message Why)[] NotKept =
     [
-        ("demographics", "Birth dates, sex and ethnicity are not kept here. They change nothing."),
+        ("demographics", $"Birth dates, sex and ethnicity are not imported."),
     ];
 
     private const string Unnamed = "OneRoster file";
@@ -84,7 +84,7 @@ public static class OneRosterZip
     private static ZipArchive Open(byte[] bytes) =>
         bytes.AsSpan().StartsWith("PK"u8)
             ? TableFile.OpenZip(bytes)
-            : throw new Unreadable("This is not a zip archive. OneRoster comes as one zip with manifest.csv in it.");
+            : throw new Unreadable($"This is not a zip archive. Choose a OneRoster zip with manifest.csv inside.");
 
     /// <param name="org">Only what belongs to this org; null for everything in the file.</param>
     /// <param name="read">Told the bytes unpacked so far and in all.</param>
@@ -121,7 +121,7 @@ public static class OneRosterZip
                 builder.Unused(file + ".csv", rows, why);
         }
         if (Entry(zip, "users") is null && Entry(zip, "classes") is null && Entry(zip, "enrollments") is null)
-            throw new Unreadable("There is no users.csv, classes.csv or enrollments.csv in this archive.");
+            throw new Unreadable($"This archive has no users.csv, classes.csv or enrollments.csv.");
         return new(builder.Build(source, Scope("users"), Scope("classes"), Scope("enrollments")), builder.Orgs);
     }
 
@@ -276,9 +276,7 @@ public static class OneRosterZip
         }
         catch (CsvHelperException)
         {
-            throw new Unreadable(
-                $"{name} cannot be read after line {line}. Look for a quotation mark that is not closed."
-            );
+            throw new Unreadable($"{name} cannot be read after line {line}. Look for an open quotation mark.");
         }
         return counted.Bytes;
     }
@@ -291,7 +289,7 @@ public static class OneRosterZip
             .GroupBy(x => x.heading.Trim().TrimStart('\uFEFF'), StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.First().i, StringComparer.OrdinalIgnoreCase);
         if (Needed[file].Where(n => !columns.ContainsKey(n)).ToList() is { Count: > 0 } missing)
-            throw new Unreadable($"{name} has no column {string.Join(" and no column ", missing)}.");
+            throw new Unreadable($"{name} has no column {missing}.");
         return columns;
     }
 

@@ -63,7 +63,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
             heldSessions.Add(id);
         else if (last < first)
         {
-            Stop(row, "endDate", "The session ends before it begins.");
+            Stop(row, "endDate", $"The session ends before it starts.");
             heldSessions.Add(id);
         }
         else
@@ -95,7 +95,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
         var terms = Several(row.Get("termSourcedIds")).ToList();
         var fault = Names.Fault(title);
         if (!gone && title.Length == 0)
-            Stop(row, "title", "Add a title.");
+            Stop(row, "title", $"Add a title.");
         else if (!gone && fault is not null)
             Stop(row, "title", fault);
         else if (
@@ -164,7 +164,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
             (given, family) = (family, "");
         var gone = Gone(row);
         if (!gone && given.Length == 0)
-            Stop(row, "givenName", "Add a given or a family name.");
+            Stop(row, "givenName", $"Add a given or a family name.");
         else if (!gone && (Names.Fault(given) ?? Names.Fault(family)) is { } fault)
             Stop(row, Names.Fault(given) is null ? "familyName" : "givenName", fault);
         else if (Sound(row) && Refers(row, "primaryOrgSourcedId", row.Get("primaryOrgSourcedId"), "orgs", orgIds))
@@ -200,11 +200,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
             readers.Add(reader);
             guardians.Reader(id, Several(row.Get("agentSourcedIds")));
             if (off && !gone)
-                Note(
-                    row,
-                    "enabledUser",
-                    "The source has switched this reader's sign-in off. Here the reader stays on the roster."
-                );
+                Note(row, "enabledUser", $"Sign-in is off in the source. The reader stays on the roster here.");
         }
         else if (of.Overlaps(AdultRoles))
             adults.Add(AdultOf(row, id, given, family, gone || off));
@@ -218,7 +214,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
         {
             outside.Add(id);
             if (!gone)
-                Note(row, "role", $"No use for the role {of.First()}. The row changes nothing.");
+                Note(row, "role", $"The role {of.First()} is not used. The row changes nothing.");
         }
         else
             unsaid.Add(new(reader, AdultOf(row, id, given, family, gone || off)));
@@ -280,7 +276,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
     }
 
     /// <summary>A file whose rows have no place here.</summary>
-    public void Unused(string file, int rows, string reason) =>
+    public void Unused(string file, int rows, Message reason) =>
         problems.Add(new(new(file, 1), "", $"{rows}", reason, Stops: false));
 
     public SourceRoster Build(string source, SourceScope users, SourceScope classScope, SourceScope enrolmentScope)
@@ -293,7 +289,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
                         r.At,
                         "userSourcedId",
                         r.User,
-                        "No row of users.csv has this ID. The role changes nothing.",
+                        $"No row in users.csv has this ID. The role changes nothing.",
                         Stops: false
                     ))
             );
@@ -303,7 +299,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
             Unused(
                 "users.csv",
                 unused,
-                "Guardians without an email address or without a reader in the file. They change nothing."
+                $"Guardians without an email address or a reader in the file. They change nothing."
             );
         return new(
             source,
@@ -324,22 +320,22 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
         );
     }
 
-    private void Stop(ISourceRow row, string column, string reason, string? value = null) =>
+    private void Stop(ISourceRow row, string column, Message reason, string? value = null) =>
         problems.Add(new(row.At, column, value ?? row.Get(column), reason, Stops: true));
 
-    private void Note(ISourceRow row, string column, string reason) =>
+    private void Note(ISourceRow row, string column, Message reason) =>
         problems.Add(new(row.At, column, row.Get(column), reason, Stops: false));
 
     private bool Sound(ISourceRow row, bool named = true)
     {
         if (named && row.Get("sourcedId").Length is 0 or > 256)
         {
-            Stop(row, "sourcedId", "Enter an ID of 1 to 256 characters.");
+            Stop(row, "sourcedId", $"Enter an ID of 1 to 256 characters.");
             return false;
         }
         if (row.Get("status") is "" || row.Get("status").ToLowerInvariant() is "active" or Deleted)
             return true;
-        Stop(row, "status", "Use active or tobedeleted.");
+        Stop(row, "status", $"Use active or tobedeleted.");
         return false;
     }
 
@@ -347,7 +343,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
     {
         if (id.Length == 0 || !whole.Contains(file) || known.Contains(id))
             return true;
-        Stop(row, column, $"No row of {file}.csv has this ID.", id);
+        Stop(row, column, $"No row in {file}.csv has this ID.", id);
         return false;
     }
 
@@ -370,7 +366,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
             day = read;
             return true;
         }
-        Stop(row, field, "Write the date as year-month-day: 2026-09-01.");
+        Stop(row, field, $"Enter the date as year-month-day: 2026-09-01.");
         return false;
     }
 

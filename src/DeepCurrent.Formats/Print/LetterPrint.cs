@@ -18,22 +18,24 @@ public sealed record LetterWords(string Title, string Body)
         "{teacher}",
     ];
 
-    /// <summary>The letter every school starts with.</summary>
-    public static readonly LetterWords Usual = new(
-        "How to follow {reader}'s reading",
-        string.Join(
-            "\n\n",
-            "Dear family of {reader},",
-            "{reader} reads with us in {class}. You can see how it goes whenever you like: the level in plain words, "
-                + "what was read lately, and the goals for this term. You see your own child only, and nobody else "
-                + "sees what you see.",
-            "To begin, open {address} and type this code: {code}",
-            "The page asks for your name, your e-mail address and a password of your own, and sends you a mail to "
-                + "confirm the address. The code works until {until}. It is meant for you alone. If you have lost it, "
-                + "or do not want it, tell us.",
-            "With kind regards,\n{teacher}, {school}"
-        )
-    );
+    /// <summary>The letter every school starts with, in a language.</summary>
+    public static LetterWords Usual(Language language)
+    {
+        var words = Catalogue.Of(language);
+        Message[] body =
+        [
+            $"Dear family of {{reader}},",
+            $"{{reader}} reads with us in {{class}}. You can see how the reading goes at any time: the level in plain "
+                + $"words, recent reading, and the goals for this term. You see only your own child. Other families "
+                + $"cannot see this.",
+            $"To start, open {{address}} and type this code: {{code}}",
+            $"The page asks for your name, your email address and a new password. Then we send you an email to confirm "
+                + $"the address. The code works until {{until}} and is for you alone. Lost it, or do not want it? Ask "
+                + $"the school.",
+            $"With kind regards,\n{{teacher}}, {{school}}",
+        ];
+        return new(words.Say($"Follow {{reader}}’s reading"), words.Letter(body));
+    }
 
     /// <summary>Fills in what differs.</summary>
     public LetterWords With(IReadOnlyDictionary<string, string> values) =>
@@ -43,8 +45,9 @@ public sealed record LetterWords(string Title, string Body)
         values.Aggregate(text, (t, v) => t.Replace(v.Key, v.Value, StringComparison.Ordinal));
 }
 
+/// <param name="Language">The language of what is printed around the letter.</param>
 /// <param name="Code">Shown again in a box, with a link as QR.</param>
-public sealed record Letter(string School, LetterWords Words, string Code, string Link);
+public sealed record Letter(string School, LetterWords Words, string Code, string Link, Language Language);
 
 /// <summary>Letters, one to a page; also the sheet that invites an adult.</summary>
 public static class LetterPrint
@@ -70,7 +73,7 @@ public static class LetterPrint
             y = Math.Min(y + 18, paper.Height - 150);
             paper.Box(left, y, paper.Width - 2 * left, 104, edge: Paper.Ink);
             paper.Qr(letter.Link, paper.Width - left - 98, y + 6, 92);
-            paper.Text("Your code", left + 16, y + 34, 10, colour: Paper.Soft);
+            paper.Text(Catalogue.Of(letter.Language).Say($"Your code"), left + 16, y + 34, 10, colour: Paper.Soft);
             paper.Text(letter.Code, left + 16, y + 62, 22, bold: true, most: paper.Width - 2 * left - 130);
             paper.Text(
                 letter.Link.Split('#')[0],

@@ -57,16 +57,16 @@ public static class RecordPrint
         ),
         ("guardians", "Guardians", [("name", "Name", 180), ("mail", "E-mail", 200), ("since", "Since", 90)]),
         ("changes", "Changes", [("at", "When", 80), ("by", "Who", 130), ("what", "What", 290)]),
-        ("lookedAt", "Looked at", [("at", "When", 80), ("by", "Who", 150), ("what", "What", 200)]),
+        ("lookedAt", "Viewed", [("at", "When", 80), ("by", "Who", 150), ("what", "What", 200)]),
     ];
 
     private static readonly (string Key, string Label)[] Fields =
     [
         ("user_name", "User name"),
         ("grade", "Grade"),
-        ("guardian_mail", "Guardian e-mail"),
+        ("guardian_mail", "Guardian email"),
         ("depth_mean", "Depth, fm"),
-        ("depth_low", "90 % range from"),
+        ("depth_low", "90% range from"),
         ("depth_high", "to"),
         ("supports", "Supports"),
         ("created_at", "On the roster since"),

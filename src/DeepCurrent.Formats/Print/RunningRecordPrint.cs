@@ -32,10 +32,10 @@ public sealed record PrintedRecord
 
     public required OralFigures Figures { get; init; }
 
-    public required string Zone { get; init; }
+    public required Message Zone { get; init; }
 
     /// <summary>Where the rate stands, in a sentence; empty where there is no norm.</summary>
-    public required string Norm { get; init; }
+    public required Message? Norm { get; init; }
 
     public required SourceTotals Totals { get; init; }
 
@@ -111,7 +111,11 @@ public static class RunningRecordPrint
         paper.NewPage();
         paper.Text(r.Reader, Left, 50, 16, bold: true, most: 300);
         paper.Text(
-            $"{r.School}, {r.ReadAt:d MMMM yyyy}{(r.By.Length > 0 ? $", taken by {r.By}" : "")}",
+            Say(
+                r.By.Length > 0
+                    ? (Message)$"{r.School}, {DateOnly.FromDateTime(r.ReadAt.Date)}, taken by {r.By}"
+                    : $"{r.School}, {DateOnly.FromDateTime(r.ReadAt.Date)}"
+            ),
             paper.Width - Left,
             50,
             9,
@@ -123,16 +127,22 @@ public static class RunningRecordPrint
         var f = r.Figures;
         List<string> said =
         [
-            Say($"{f.Words} words, {f.Errors} errors, accuracy {Math.Round(f.Accuracy * 100)} % ({r.Zone})"),
-            f.WordsPerError is { } one ? Say($"error rate 1 : {one:0}") : "no errors",
-            f.SelfCorrectionRatio is { } ratio ? Say($"self-correction 1 : {ratio:0.#}") : "no self-corrections",
+            Say($"{f.Words:count} words"),
+            Say($"{f.Errors:count} errors"),
+            Say($"accuracy {f.Accuracy * 100:0}% ({r.Zone})"),
+            Say(f.WordsPerError is { } one ? $"error rate 1 : {one:0}" : (Message)$"no errors"),
+            Say(
+                f.SelfCorrectionRatio is { } ratio
+                    ? $"self-correction 1 : {ratio:0.#}"
+                    : (Message)$"no self-corrections"
+            ),
         ];
         if (f.WordsCorrectPerMinute > 0)
-            said.Add(Say($"{f.WordsCorrectPerMinute:0} words correct a minute in {Clock(r.Seconds)}"));
+            said.Add(Say($"{f.WordsCorrectPerMinute:0} words correct per minute in {Clock(r.Seconds)}"));
         var y = paper.Paragraph(string.Join("; ", said) + ".", Left, 88, paper.Width - 2 * Left, 10, 14);
-        if (r.Norm.Length > 0)
+        if (r.Norm is { } norm)
         {
-            paper.Text(r.Norm + ".", Left, y, 10, colour: Paper.Soft);
+            paper.Text(Say(norm) + ".", Left, y, 10, colour: Paper.Soft);
             y += 14;
         }
         return y + 12;
@@ -236,16 +246,19 @@ public static class RunningRecordPrint
         }
         var t = r.Totals;
         if (r.LastWord is not null)
-            Row("Stopped", $"after {r.Figures.Words} of {r.Passage.Count} words");
+            Row("Stopped", Say($"after {r.Figures.Words} of {r.Passage.Count:count} words"));
         Row(
-            "Went by",
+            "Sources used",
             t == new SourceTotals(0, 0, 0, 0, 0, 0)
                 ? ""
-                : $"at errors: meaning {t.ErrorsMeaning}, structure {t.ErrorsStructure}, visual {t.ErrorsVisual}; "
-                    + $"at corrections: meaning {t.CorrectedMeaning}, structure {t.CorrectedStructure}, visual "
-                    + $"{t.CorrectedVisual}"
+                : Say($"at errors: meaning {t.ErrorsMeaning}, structure {t.ErrorsStructure}, visual {t.ErrorsVisual}")
+                    + "; "
+                    + Say(
+                        $"at corrections: meaning {t.CorrectedMeaning}, structure {t.CorrectedStructure}, "
+                            + $"visual {t.CorrectedVisual}"
+                    )
         );
-        Row("Retelling", string.Join(", ", r.Retelling.Select(p => $"{p.Part} {p.Points} of {Retelling.MostPoints}")));
+        Row("Retelling", string.Join(", ", r.Retelling.Select(p => $"{p.Part} {p.Points}/{Retelling.MostPoints}")));
         foreach (var (stem, right) in r.Questions)
             Row(right ? "Answered" : "Not yet", stem);
         Row("Note", r.Note);
@@ -253,7 +266,8 @@ public static class RunningRecordPrint
 
     private static string Number(int n) => n == 0 ? "" : n.ToString(CultureInfo.InvariantCulture);
 
-    private static string Clock(double seconds) => Say($"{(int)seconds / 60}:{(int)seconds % 60:00}");
+    private static string Clock(double seconds) =>
+        FormattableString.Invariant($"{(int)seconds / 60}:{(int)seconds % 60:00}");
 
-    private static string Say(FormattableString text) => FormattableString.Invariant(text);
+    private static string Say(Message message) => message.ToString();
 }

@@ -24,7 +24,7 @@ public static class QtiReader
         }
         catch (InvalidDataException)
         {
-            throw new Unreadable("This is no QTI package: it is not a ZIP archive, or it is cut short.");
+            throw new Unreadable($"This is not a QTI package, or its ZIP archive is incomplete.");
         }
         using (zip)
         {
@@ -43,8 +43,8 @@ public static class QtiReader
     {
         var items = Order(documents).ToList();
         if (items.Count == 0)
-            throw new Unreadable("There are no QTI 3 items in this archive.");
-        var leftOut = new List<string>();
+            throw new Unreadable($"This archive has no QTI 3 items.");
+        var leftOut = new List<Message>();
         var texts = new Dictionary<string, List<(QtiVersion? Version, string Title, Question Question, string Item)>>();
         foreach (var path in items)
         {
@@ -57,7 +57,7 @@ public static class QtiReader
             var version = stimulus is null ? null : Version(stimulus);
             if (ItemReader.Question(item, version?.Label ?? "all") is not { } question)
             {
-                leftOut.Add($"“{title}” is a kind of question that we do not have.");
+                leftOut.Add($"“{title}” is a kind of question not used here.");
                 continue;
             }
             var (key, textTitle) = TextOf(stimulus, place);

@@ -13,7 +13,7 @@ public sealed record QtiVersion(string Label, IReadOnlyList<IReadOnlyList<string
 public sealed record QtiText(string Title, IReadOnlyList<QtiVersion> Versions, IReadOnlyList<Question> Questions);
 
 /// <param name="LeftOut">What the package holds that is no question of a kind we know, a sentence each.</param>
-public sealed record QtiPackage(IReadOnlyList<QtiText> Texts, IReadOnlyList<string> LeftOut);
+public sealed record QtiPackage(IReadOnlyList<QtiText> Texts, IReadOnlyList<Message> LeftOut);
 
 /// <summary>Names of 1EdTech QTI 3.0.</summary>
 internal static class Qti

@@ -60,7 +60,7 @@ internal sealed class WritingFormat(QuestionKind kind, string name) : QuestionFo
             : new(
                 [
                     "Says nothing about the text.",
-                    "Says something of it.",
+                    "Says something about it.",
                     "Answers the question.",
                     "Answers it fully, from the text.",
                 ],

@@ -29,7 +29,7 @@ public static class Decoding
         if (even > head.Length / 5 && odd < even / 4)
             return (Encoding.BigEndianUnicode, "UTF-16");
         if (Controls(head) > head.Length * MostControls)
-            throw new Unreadable("This is not a text file. Save the list as CSV or XLSX and choose it again.");
+            throw new Unreadable($"This is not a text file. Save the list as CSV or XLSX and choose it again.");
         // A sign may be cut in two at the end of what is looked at.
         for (var cut = 0; cut < 4 && cut < head.Length; cut++)
             if (IsUtf8(head[..^cut]))

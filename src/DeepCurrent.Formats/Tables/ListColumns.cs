@@ -271,7 +271,7 @@ public sealed record ListColumns(int Heading, IReadOnlyList<ListField> Fields)
         (ListField.Grade, "Grade"),
         (ListField.Level, "Level"),
         (ListField.Class, "Class"),
-        (ListField.GuardianMail, "Guardian e-mail"),
+        (ListField.GuardianMail, "Guardian email"),
         .. Enum.GetValues<ReaderDetail>().Select(d => (FieldOf(d), HeadingOf(d))),
         (ListField.SourceId, "Id"),
     ];

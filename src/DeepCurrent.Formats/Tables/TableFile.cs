@@ -9,7 +9,7 @@ namespace DeepCurrent.Formats.Tables;
 /// <summary>A table as it was read: rows of cells, all as text.</summary>
 /// <param name="Kind">CSV with its encoding, or XLSX.</param>
 /// <param name="Notes">What a person should know, such as formulas whose last value was taken.</param>
-public sealed record Table(IReadOnlyList<IReadOnlyList<string>> Rows, string Kind, IReadOnlyList<string> Notes);
+public sealed record Table(IReadOnlyList<IReadOnlyList<string>> Rows, string Kind, IReadOnlyList<Message> Notes);
 
 /// <summary>Reads and writes tables as CSV and XLSX.</summary>
 public static class TableFile
@@ -24,7 +24,7 @@ public static class TableFile
         bytes.AsSpan().StartsWith("PK"u8) ? Xlsx(bytes)
         : bytes.AsSpan().StartsWith<byte>([0xD0, 0xCF, 0x11, 0xE0])
             ? throw new Unreadable(
-                "This is a spreadsheet in an old format. Save it as XLSX or CSV and choose it again."
+                $"This is a spreadsheet in an old format. Save it as XLSX or CSV and choose it again."
             )
         : Csv(bytes);
 
@@ -93,9 +93,7 @@ public static class TableFile
         }
         catch (CsvHelperException)
         {
-            throw new Unreadable(
-                $"Line {rows.Count + 1} cannot be read as CSV. Look for a quotation mark that is not closed."
-            );
+            throw new Unreadable($"Line {rows.Count + 1} cannot be read as CSV. Look for an open quotation mark.");
         }
         return new(Trimmed(rows), $"CSV, {encoding}", []);
     }
@@ -142,18 +140,12 @@ public static class TableFile
             return new(
                 Trimmed(rows),
                 "XLSX",
-                formulas == 0
-                    ? []
-                    :
-                    [
-                        $"{formulas} {(formulas == 1 ? "cell is a formula; its" : "cells are formulas; their")} "
-                            + "last value was taken.",
-                    ]
+                formulas == 0 ? [] : [$"{formulas:count} cells are formulas; their last values were used."]
             );
         }
         catch (Exception e) when (e is not Unreadable and not OutOfMemoryException)
         {
-            throw new Unreadable("This spreadsheet cannot be read. Open it, save it as CSV, and choose that.");
+            throw new Unreadable($"This spreadsheet cannot be read. Open it, save it as CSV, and choose that.");
         }
     }
 
@@ -168,12 +160,12 @@ public static class TableFile
         }
         catch (InvalidDataException)
         {
-            throw new Unreadable("This archive is damaged or cut short.");
+            throw new Unreadable($"This archive is damaged or incomplete.");
         }
     }
 
     private static Unreadable TooMany() =>
-        new($"A list may have at most {MostRows:N0} rows. Take a larger roster in as a OneRoster zip.");
+        new($"A list can have {MostRows} rows at most. Import a larger roster as a OneRoster zip.");
 
     private static string Text(object? value) =>
         value switch

@@ -14,7 +14,7 @@ public static class ZipGuard
     public static void Check(ZipArchive zip, long most)
     {
         if (zip.Entries.Count > MostEntries)
-            throw new Unreadable($"This archive has more than {MostEntries:N0} files in it.");
+            throw new Unreadable($"This archive has more than {MostEntries} files.");
         var budget = most;
         var buffer = new byte[1 << 16];
         foreach (var entry in zip.Entries)
@@ -49,7 +49,7 @@ public static class ZipGuard
         }
     }
 
-    private static Unreadable Damaged() => new("This archive is damaged or cut short.");
+    private static Unreadable Damaged() => new($"This archive is damaged or incomplete.");
 
     /// <summary>Counts what comes, and compares its sum at the end: an archive that is damaged in the middle may unpack
     /// to something shorter without a word.</summary>
@@ -74,7 +74,7 @@ public static class ZipGuard
                 throw Damaged();
             seen.Append(buffer[..n]);
             return (rest -= n) < 0
-                ? throw new Unreadable("This archive unpacks to far more than it should and was not opened.")
+                ? throw new Unreadable($"This archive is far larger inside than it should be. It was not opened.")
                 : n;
         }
 

@@ -16,10 +16,10 @@ internal static class Docx
         {
             using var document = WordprocessingDocument.Open(new MemoryStream(bytes), isEditable: false);
             if (document.MainDocumentPart is not { Document.Body: { } body } main)
-                throw new Unreadable("This document has no text in it.");
-            var notes = new List<string>();
+                throw new Unreadable($"This document has no text.");
+            var notes = new List<Message>();
             if (main.VbaProjectPart is not null)
-                notes.Add("The document has macros. They were left out and never run.");
+                notes.Add($"The document has macros. They were removed and not run.");
             var pictures = new Dictionary<string, DraftPicture>();
             var blocks = new List<string>();
             var titled = body.Elements<Paragraph>()
@@ -28,7 +28,7 @@ internal static class Docx
                 Block(element, main, titled, blocks, pictures);
             var text = string.Join("\n\n", blocks.Where(b => b.Length > 0));
             if (text.Length == 0)
-                throw new Unreadable("This document has no text in it.");
+                throw new Unreadable($"This document has no text.");
             var name = document.PackageProperties.Title is { Length: > 0 } said ? said.Trim() : title;
             var split = Chapters.Split(TextDraft.Of(name, text, [.. pictures.Values]));
             return split with { Notes = notes };
@@ -42,7 +42,7 @@ internal static class Docx
                         or InvalidOperationException
             )
         {
-            throw new Unreadable("This document is damaged and could not be opened.");
+            throw new Unreadable($"This document is damaged and cannot be opened.");
         }
     }
 

@@ -17,14 +17,14 @@ internal static class Epub
     public static DraftFile Read(ZipArchive zip)
     {
         if (Locked(zip))
-            throw new Unreadable("This book is locked by its seller and cannot be read here.");
+            throw new Unreadable($"This book is locked by its seller and cannot be read here.");
         var path = Xml(zip.GetEntry("META-INF/container.xml")!)
             .Descendants()
             .FirstOrDefault(e => e.Name.LocalName == "rootfile")
             ?.Attribute("full-path")
             ?.Value;
         if (path is null || zip.GetEntry(path) is not { } opf)
-            throw new Unreadable("This book says nowhere what is in it.");
+            throw new Unreadable($"This book does not say what is in it.");
         var package = Xml(opf);
         var items = Items(package, path);
         var names = Names(
@@ -32,7 +32,7 @@ internal static class Epub
             items.Values.FirstOrDefault(i => i.Nav)?.Href,
             items.Values.FirstOrDefault(i => i.Type == "application/x-dtbncx+xml")?.Href
         );
-        var notes = new List<string>();
+        var notes = new List<Message>();
         var texts = package
             .Descendants()
             .Where(e => e.Name.LocalName == "itemref")
@@ -45,7 +45,7 @@ internal static class Epub
         // Covers and title pages are no chapters, unless there is nothing else.
         if (texts.Exists(t => !Few(t)))
             texts.RemoveAll(Few);
-        return texts.Count > 0 ? new(texts, notes) : throw new Unreadable("This book has no chapter with text in it.");
+        return texts.Count > 0 ? new(texts, notes) : throw new Unreadable($"This book has no chapter with text.");
     }
 
     /// <summary>Whether anything but its fonts is enciphered.</summary>
@@ -74,14 +74,14 @@ internal static class Epub
             );
 
     /// <summary>One file of the book as a text; null if it is not there or has no words.</summary>
-    private static TextDraft? Chapter(ZipArchive zip, Item item, Dictionary<string, string> names, List<string> notes)
+    private static TextDraft? Chapter(ZipArchive zip, Item item, Dictionary<string, string> names, List<Message> notes)
     {
         if (zip.GetEntry(item.Href) is not { } entry)
             return null;
         var page = Decoding.Read(Pictures.Bytes(entry), out _);
         var file = Path.GetFileNameWithoutExtension(item.Href);
         if (page.Contains("<script", StringComparison.OrdinalIgnoreCase))
-            notes.Add($"“{names.GetValueOrDefault(item.Href, file)}” had scripts. They were left out.");
+            notes.Add($"“{names.GetValueOrDefault(item.Href, file)}” had scripts. They were removed.");
         var draft = Html.Read(page, file, src =>
             zip.GetEntry(Resolve(item.Href, Uri.UnescapeDataString(src))) is { } picture
             && Pictures.Named(picture.Name)
@@ -156,7 +156,7 @@ internal static class Epub
         }
         catch (XmlException)
         {
-            throw new Unreadable("This book's list of contents is damaged.");
+            throw new Unreadable($"This book's list of contents is damaged.");
         }
     }
 }

@@ -29,4 +29,4 @@ public sealed record TextDraft(
 }
 
 /// <param name="Notes">What was found in the file and left out, a sentence each.</param>
-public sealed record DraftFile(IReadOnlyList<TextDraft> Texts, IReadOnlyList<string> Notes);
+public sealed record DraftFile(IReadOnlyList<TextDraft> Texts, IReadOnlyList<Message> Notes);

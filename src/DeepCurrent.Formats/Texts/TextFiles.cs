@@ -18,20 +18,16 @@ public static class TextFiles
     {
         var title = Path.GetFileNameWithoutExtension(Path.GetFileName(name.Replace('\\', '/')));
         if (bytes.Length == 0)
-            throw new Unreadable("This file is empty.");
+            throw new Unreadable($"This file is empty.");
         if (bytes.Length > MostPacked)
-            throw new Unreadable($"A file may have at most {MostPacked >> 20} MB.");
+            throw new Unreadable($"File over {MostPacked >> 20} MB. Nothing changed. Choose a smaller one.");
         if (bytes is [(byte)'P', (byte)'K', 3, 4, ..] or [(byte)'P', (byte)'K', 5, 6, ..])
             return Archive(title, bytes);
         if (bytes is [0xD0, 0xCF, 0x11, 0xE0, ..])
-            throw new Unreadable(
-                "This is a document of an old word processor, or one that is locked. Save it as .docx and "
-                    + "bring it again."
-            );
+            throw new Unreadable($"This document is locked or in an old format. Save it as .docx and choose it again.");
         if (bytes is [(byte)'%', (byte)'P', (byte)'D', (byte)'F', ..])
             throw new Unreadable(
-                "A PDF is a picture of pages and has no sure order of sentences. Bring the document it was "
-                    + "made from, or copy its text and paste it."
+                $"A PDF has no reliable order of sentences. Choose the original document, or copy and paste its text."
             );
         var text = Decoded(bytes);
         if (
@@ -43,7 +39,7 @@ public static class TextFiles
         )
             return Chapters.Split(Html.Read(text, title));
         if (string.IsNullOrWhiteSpace(text))
-            throw new Unreadable("There is nothing in this file but blanks.");
+            throw new Unreadable($"This file contains only blanks.");
         return Chapters.Split(TextDraft.Of(title, text.Replace("\r\n", "\n").Replace('\r', '\n').Trim()));
     }
 
@@ -55,7 +51,7 @@ public static class TextFiles
         }
         catch (Unreadable)
         {
-            throw new Unreadable("This is no text: it holds bytes that no text has.");
+            throw new Unreadable($"This file is not text.");
         }
     }
 
@@ -68,7 +64,7 @@ public static class TextFiles
         }
         catch (InvalidDataException)
         {
-            throw new Unreadable("This archive is damaged or cut short.");
+            throw new Unreadable($"This archive is damaged or incomplete.");
         }
         using (zip)
         {
@@ -82,9 +78,7 @@ public static class TextFiles
             if (zip.GetEntry("imsmanifest.xml") is not null)
                 return Package(bytes);
         }
-        throw new Unreadable(
-            "This archive holds nothing we know: no document, no book, no content folders and no question package."
-        );
+        throw new Unreadable($"This archive has no document, book, content folder or question package.");
     }
 
     private static DraftFile Package(byte[] bytes)
@@ -101,9 +95,7 @@ public static class TextFiles
             ))
             .ToList();
         if (texts.Count == 0)
-            throw new Unreadable(
-                "This package has questions and no text. Open the text they belong to and bring them in there."
-            );
+            throw new Unreadable($"This package has questions but no text. Open their text and import them there.");
         return new(texts, package.LeftOut);
     }
 
@@ -114,7 +106,7 @@ public static class TextFiles
     private static DraftFile Folders(ZipArchive zip)
     {
         var texts = new List<TextDraft>();
-        var notes = new List<string>();
+        var notes = new List<Message>();
         foreach (
             var folder in zip
                 .Entries.Where(e => Path.GetFileName(e.FullName) == "text.yaml")
@@ -137,7 +129,7 @@ public static class TextFiles
             }
             catch (ContentFault fault)
             {
-                notes.Add($"{slug}: {fault.Message}");
+                notes.Add($"{slug}: {fault.Said}");
             }
         }
         return texts.Count > 0 ? new(texts, notes) : throw new Unreadable(notes[0]);

@@ -34,7 +34,7 @@ public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Lef
 public sealed record PassesRequest(IReadOnlyList<AdultId> AdultIds);
 
 /// <param name="Rules">What a password must be.</param>
-public sealed record PassView(PassPurpose Purpose, string Name, string UserName, string Rules);
+public sealed record PassView(PassPurpose Purpose, string Name, string UserName, Message Rules);
 
 public sealed record PassRequest(string Token, string? UserName, string? Password);
 
@@ -162,7 +162,7 @@ public static class AdultEndpoints
         if (adultId == desk.Who.Adult && (request.Left || !request.Lead))
             throw Refused.Conflict(
                 "yourself",
-                "You cannot take the lead from yourself or leave. Another school lead can."
+                $"You cannot end your own role as school lead. Another school lead can."
             );
         var next = known with
         {
@@ -176,7 +176,7 @@ public static class AdultEndpoints
             roster,
             next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Adults = [new(known, next)] },
             null,
-            next.Left && !known.Left ? $"{name} has left the school" : $"Changed {name}"
+            next.Left && !known.Left ? (Message)$"Marked {name} as left" : $"Changed {name}"
         );
         return done;
     }
@@ -232,10 +232,14 @@ public static class AdultEndpoints
             await mailer.Send(
                 school.Id,
                 mail,
-                hasPassword ? "A new password" : $"You are invited to {school.Name}",
-                $"Good day {name},\n\nopen this link to "
-                    + $"{(hasPassword ? "choose a new password" : "choose your password and begin")}:\n{link}\n\nIt "
-                    + $"works once, until {until:d MMMM}. Your user name is {userName}."
+                Language.English,
+                hasPassword ? (Message)$"New password" : $"You are invited to {school.Name}",
+                $"Hello {name},",
+                hasPassword
+                    ? (Message)$"Open this link to choose a new password:"
+                    : $"Open this link to choose your password:",
+                $"{link}",
+                $"The link works once, until {until}. Your user name is {userName}."
             );
         return new(adultId, name, userName, link, mail is not null, until, null);
     }
@@ -244,6 +248,7 @@ public static class AdultEndpoints
     private static async Task<IResult> Sheets(PassesRequest request, Desk desk, AdultStore adults, HttpContext http)
     {
         var school = await desk.Lead();
+        var words = Catalogue.English;
         var letters = new List<Letter>();
         foreach (var id in (request.AdultIds ?? []).Distinct().Take(500))
         {
@@ -264,20 +269,23 @@ public static class AdultEndpoints
                 new(
                     school.Name,
                     new(
-                        $"Your way into {school.Name}",
-                        $"Good day {adult.Name},\n\nopen {address}/welcome and type the code below, or point a "
-                            + "camera at the square. You choose a password of your own there.\n\nYour user name is "
-                            + $"{adult.UserName}. {PasswordRules.Sentence}\n\nThe code works once, until "
-                            + $"{until:d MMMM yyyy}. Keep it to yourself until then, and throw this sheet away "
-                            + "afterwards."
+                        words.Say($"Your account at {school.Name}"),
+                        words.Letter(
+                            $"Hello {adult.Name},",
+                            $"Open {address}/welcome and type the code below, or point a camera at the square. Choose "
+                                + $"a password there.",
+                            $"Your user name is {adult.UserName}. {PasswordRules.Sentence}",
+                            $"The code works once, until {until}. Keep it private, and destroy this sheet after use."
+                        )
                     ),
                     token,
-                    $"{address}/welcome#{token}"
+                    $"{address}/welcome#{token}",
+                    words.Language
                 )
             );
         }
         if (letters.Count == 0)
-            throw Refused.Field("adultIds", "Choose somebody to print a sheet for.");
+            throw Refused.Field("adultIds", $"Choose someone to print a sheet for.");
         using var body = new MemoryStream();
         LetterPrint.Write(body, PaperSize.A4, letters);
         return Results.File(body.ToArray(), "application/pdf", "Invitations.pdf");
@@ -313,7 +321,7 @@ public static class AdultEndpoints
                 !userName.Equals(pass.UserName, StringComparison.OrdinalIgnoreCase)
                     && await adults.NameIsTaken(userName),
                 "userName",
-                "Somebody has this user name already."
+                $"This user name is taken. Choose another."
             )
             .Refuse();
         if (!await adults.SetPassword(pass, userName, secrets.Hash(request.Password!), desk.Now))
@@ -355,7 +363,7 @@ public static class AdultEndpoints
                     secrets.Matches(adult, request.Old ?? "")
                 ),
                 "old",
-                "This is not your password now."
+                $"This is not your current password."
             )
             .Of("new", PasswordRules.FaultOf(request.New, adult.UserName, adult.Name))
             .Refuse();
@@ -382,8 +390,8 @@ public static class AdultEndpoints
         var name = Names.Tidy(asked);
         var mail = string.IsNullOrWhiteSpace(address) ? null : address.Trim();
         new Faults()
-            .If(name.Length is 0 or > 120, "name", "Write a name of at most 120 letters.")
-            .If(mail is not null && !Mail.Holds(mail), "mail", "This is no e-mail address.")
+            .If(name.Length is 0 or > 120, "name", $"Enter a name of 120 letters or fewer.")
+            .If(mail is not null && !Mail.Holds(mail), "mail", $"Enter an email address: name@school.org")
             .Refuse();
         return (name, mail);
     }
@@ -391,6 +399,6 @@ public static class AdultEndpoints
     private static Refused NoPass() =>
         Refused.Conflict(
             "no-such-pass",
-            "This link or code has been used already or does not work any more. Ask the school lead for a new one."
+            $"This link or code was used or has expired. Ask the school lead for a new one."
         );
 }

@@ -134,12 +134,12 @@ public static class AssignmentEndpoints
     {
         var place = await desk.Class(classId, Deed.Assign);
         new Faults()
-            .If(request.Attempts is < 1 or > 3, "attempts", "A question may be tried one to three times.")
-            .If(request.Directions?.Length > 500, "directions", "Keep the directions under 500 letters.")
+            .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
+            .If(request.Directions?.Length > 500, "directions", $"Use 500 letters or fewer.")
             .If(
                 request.DueOn is { } due && due < await desk.Today(),
                 "dueOn",
-                "This day has passed. Choose today or a later day."
+                $"This day has passed. Choose today or a later day."
             )
             .Refuse();
         var school = await desk.School();
@@ -153,7 +153,7 @@ public static class AssignmentEndpoints
             if (await ToGive(w, request, place, chosen, school, desk, texts, assignments) is { } one)
                 given.Add(one);
         if (given.Count == 0)
-            throw Refused.Field("readerIds", "Everyone selected has had this text. Choose others.");
+            throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
         var tickets = given.SelectMany(g => g.Assignment.Tickets).ToList();
         var what = given.Count == 1 ? given[0].Title : $"{given.Count} texts";
         var to = Counted.Readers(tickets.Select(k => k.ReaderId).Distinct().Count());
@@ -164,7 +164,7 @@ public static class AssignmentEndpoints
             {
                 foreach (var (_, g) in given)
                     if (!await AssignmentStore.Add(c, t, g))
-                        throw Refused.Conflict("given", "This has been assigned already.");
+                        throw Refused.Conflict("given", $"This has been assigned already.");
                 return new(new Assigned([.. given.Select(g => g.Assignment.Id)]), $"Assigned {what} to {to}");
             }
         );
@@ -178,7 +178,7 @@ public static class AssignmentEndpoints
             [
                 new(
                     AssignmentId.New(),
-                    request.TextId ?? throw Refused.Field("textIds", "Choose a text."),
+                    request.TextId ?? throw Refused.Field("textIds", $"Choose a text."),
                     request.Versions
                 ),
             ];
@@ -201,7 +201,7 @@ public static class AssignmentEndpoints
     {
         var title = (await texts.Find(wanted.TextId, place.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
         if ((await texts.Questions(wanted.TextId)).All(q => q.Guided))
-            throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
+            throw Refused.Field("textIds", $"“{title}” has no quiz yet. Add one, or choose another text.");
         var versions = await texts.Versions(wanted.TextId, place.SchoolId);
         var fits = (await Fits(wanted.TextId, versions, chosen, school, assignments))
             .Where(f => !request.SkipGiven || f.Before is null)
@@ -257,7 +257,7 @@ public static class AssignmentEndpoints
     )
     {
         new Faults()
-            .If(ids.Count == 0, "readerIds", "Choose at least one reader.")
+            .If(ids.Count == 0, "readerIds", $"Choose at least one reader.")
             .If(ids.Count > MostReaders, "readerIds", $"Choose at most {MostReaders} readers at a time.")
             .Refuse();
         var roster = (await readers.Roster(classId, await desk.Moment())).ToDictionary(r => r.Id);

@@ -11,11 +11,11 @@ internal sealed record Assigned(IReadOnlyList<AssignmentId> AssignmentIds);
 
 internal sealed class UndoAssigned() : Undoes<Assigned>(ChangeKind.Assigned, Deed.Assign)
 {
-    protected override async Task<string> Undo(UndoAt at, Assigned did)
+    protected override async Task<Message> Undo(UndoAt at, Assigned did)
     {
         var taken = await AssignmentStore.Withdraw(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value, at.Now);
         return taken == 0
-            ? throw UndoAt.BuiltOn("Everybody has handed this in already, so nothing is taken back.")
-            : $"Taken back from {Counted.Readers(taken)}. What was handed in is kept.";
+            ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")
+            : (Message)$"Taken back from {Counted.Readers(taken)}. What was handed in is kept.";
     }
 }

@@ -7,7 +7,7 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Changes;
 
-public sealed record UndoneView(string Sentence);
+public sealed record UndoneView(Message Sentence);
 
 /// <summary>The history of a class and of the school, and undo.</summary>
 public static class ChangeEndpoints
@@ -43,15 +43,15 @@ public static class ChangeEndpoints
         if (change.UndoneAt is not null)
             throw Undone();
         if (change.At < desk.Now - Tidying.Kept)
-            throw Refused.Conflict("too-late", $"This was done more than {Tidying.Kept.Days} days ago and stays.");
+            throw Refused.Conflict("too-late", $"This is over {Tidying.Kept.Days} days old and cannot be undone.");
         // A roster's steps are packed, and compared with what is there before one is taken back.
         if (change.Kind is ChangeKind.Roster)
         {
             await roster.Undo(changeId);
-            return new("That is as it was before.");
+            return new($"Undone.");
         }
         if (undo is null)
-            throw Refused.Conflict("cannot-undo", "This cannot be undone.");
+            throw Refused.Conflict("cannot-undo", $"This cannot be undone.");
         var yardstick = await roster.Yardstick();
         return new(
             await changes.Undo(changeId, desk.Now, (c, t) => undo.Undo(new(c, t, change, yardstick, desk.Now)))
@@ -59,7 +59,7 @@ public static class ChangeEndpoints
         );
     }
 
-    private static Refused Undone() => Refused.Conflict("undone", "This has been undone already.");
+    private static Refused Undone() => Refused.Conflict("undone", $"This is already undone.");
 
     /// <summary>What one may do, one may take back; what belongs to the school, whoever did it and whoever leads
     /// it.</summary>

@@ -17,7 +17,7 @@ public sealed record UndoAt(
     DateTimeOffset Now
 )
 {
-    public static Refused BuiltOn(string sentence) => Refused.Conflict("built-on", sentence);
+    public static Refused BuiltOn(Message message) => Refused.Conflict("built-on", message);
 }
 
 /// <summary>Takes changes of one kind back: exactly what the change did, and nothing else. Lives with its
@@ -32,7 +32,7 @@ public interface IUndo
 
     /// <returns>What is so now, in a sentence.</returns>
     /// <exception cref="Refused">Somebody has built on it, with who and what where that is known.</exception>
-    Task<string> Undo(UndoAt at);
+    Task<Message> Undo(UndoAt at);
 }
 
 /// <summary>An undo of changes that keep one kind of detail.</summary>
@@ -42,7 +42,7 @@ public abstract class Undoes<TDetail>(ChangeKind kind, Deed deed) : IUndo
 
     public Deed Deed => deed;
 
-    public Task<string> Undo(UndoAt at) => Undo(at, Database.FromJson<TDetail>(at.Change.Detail));
+    public Task<Message> Undo(UndoAt at) => Undo(at, Database.FromJson<TDetail>(at.Change.Detail));
 
-    protected abstract Task<string> Undo(UndoAt at, TDetail did);
+    protected abstract Task<Message> Undo(UndoAt at, TDetail did);
 }

@@ -87,10 +87,7 @@ public static class ChoosingEndpoints
         await desk.Class(classId, Deed.Assign);
         var most = request.MostOpen ?? new ChoiceRules().MostOpen;
         if (most is < 1 or > ChoiceRules.MostOpenEver)
-            throw Refused.Field(
-                "mostOpen",
-                $"Let readers have 1 to {ChoiceRules.MostOpenEver} chosen texts open at once."
-            );
+            throw Refused.Field("mostOpen", $"Enter 1 to {ChoiceRules.MostOpenEver} texts.");
         var topics = await library.Topics(desk.Who.SchoolId);
         var rules = new ChoiceRules(
             request.Open,
@@ -221,7 +218,7 @@ public static class ChoosingEndpoints
             )
                 ?? throw Refused.Conflict(
                     "enough-open",
-                    "Finish one of the texts that you have chosen, or put one back. Then you can take another."
+                    $"Finish a text you chose, or put one back. Then choose another."
                 )
         );
     }

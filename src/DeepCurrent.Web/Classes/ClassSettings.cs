@@ -87,7 +87,7 @@ public static class ClassSettings
             Teachings = [new(null, new Teaching(TeachingId.New(), made.Id, desk.Who.Adult, Part.Teacher))],
         };
         // Listed with the school and not with the class, which is gone when this is taken back.
-        return new(made.Id, await roster.Apply(steps, null, $"Made the class {name}"));
+        return new(made.Id, await roster.Apply(steps, null, $"Created class {name}"));
     }
 
     private static async Task<RosterChanged> Change(
@@ -105,7 +105,7 @@ public static class ClassSettings
             roster,
             c,
             next,
-            c.Name == name ? $"Changed the dates of {name}" : $"Renamed {c.Name} to {name}"
+            c.Name == name ? (Message)$"Changed dates of {name}" : $"Renamed {c.Name} to {name}"
         );
     }
 
@@ -113,7 +113,7 @@ public static class ClassSettings
     {
         var c = await Class(classId, desk, rosters);
         var code = (await roster.Makers()).ClassCode();
-        return await Put(roster, c, c with { Code = code }, $"Gave {c.Name} the new code {code}");
+        return await Put(roster, c, c with { Code = code }, $"Replaced the code of {c.Name} with {code}");
     }
 
     private static async Task<RosterChanged> Close(
@@ -125,7 +125,15 @@ public static class ClassSettings
     )
     {
         var c = await Class(classId, desk, rosters);
-        return await Put(roster, c, c with { Closed = closed }, closed ? $"Closed {c.Name}" : $"Opened {c.Name} again");
+        return await Put(
+            roster,
+            c,
+            c with
+            {
+                Closed = closed,
+            },
+            closed ? (Message)$"Archived {c.Name}" : $"Restored {c.Name}"
+        );
     }
 
     private static async Task<MadeClass> Copy(
@@ -174,7 +182,7 @@ public static class ClassSettings
                 ]
                 : [],
         };
-        return new(made.Id, await roster.Apply(steps, null, $"Copied {c.Name} to {name}"));
+        return new(made.Id, await roster.Apply(steps, null, $"Duplicated {c.Name} as {name}"));
     }
 
     private static async Task<RosterChanged> PutAdult(
@@ -187,7 +195,7 @@ public static class ClassSettings
     {
         var c = await Class(classId, desk, rosters);
         if (!Parts.Given.Contains(request.Role))
-            throw Refused.Field("role", "Choose teacher, co-teacher or assistant.");
+            throw Refused.Field("role", $"Choose teacher, co-teacher or assistant.");
         var adult = await rosters.Adult(request.AdultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var teachings = await rosters.Teachings(classId);
         var known = teachings.FirstOrDefault(t => t.AdultId == adult.Id);
@@ -203,7 +211,7 @@ public static class ClassSettings
             roster,
             next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Teachings = [new(known, next)] },
             classId,
-            $"{adult.Name} is {Parts.Word(request.Role)} of {c.Name}"
+            $"Made {adult.Name} {Parts.Name(request.Role)} of {c.Name}"
         );
     }
 
@@ -228,7 +236,7 @@ public static class ClassSettings
                 Teachings = [new(known, null)],
             },
             classId,
-            $"{adult.Name} is no longer {Parts.Word(known.Role)} of {c.Name}"
+            $"Removed {adult.Name} as {Parts.Name(known.Role)} from {c.Name}"
         );
     }
 
@@ -246,7 +254,7 @@ public static class ClassSettings
     private static void KeepOne(IReadOnlyList<Teaching> teachings, Teaching goes)
     {
         if (!teachings.Any(t => t.Role is Part.Teacher && t.Id != goes.Id))
-            throw Refused.Conflict("last-teacher", "A class needs a teacher. Name another one first.");
+            throw Refused.Conflict("last-teacher", $"A class needs a teacher. Add another one first.");
     }
 
     private static async Task<RosterClass> Class(ClassId classId, Desk desk, RosterStore rosters)
@@ -255,7 +263,12 @@ public static class ClassSettings
         return (await rosters.Class(classId, desk.Who.SchoolId))!;
     }
 
-    private static Task<RosterChanged> Put(RosterDesk roster, RosterClass before, RosterClass after, string sentence) =>
+    private static Task<RosterChanged> Put(
+        RosterDesk roster,
+        RosterClass before,
+        RosterClass after,
+        Message sentence
+    ) =>
         MemberEndpoints.Done(
             roster,
             before == after ? ChangeSet.Nothing : ChangeSet.Nothing with { Classes = [new(before, after)] },
@@ -267,8 +280,8 @@ public static class ClassSettings
     {
         var name = Names.Tidy(asked);
         new Faults()
-            .If(name.Length is 0 or > 60, "name", "Give the class a name of at most 60 letters.")
-            .If(last < first, "lastDay", "The class ends before it begins.")
+            .If(name.Length is 0 or > 60, "name", $"Enter a class name of 60 letters or fewer.")
+            .If(last < first, "lastDay", $"The class ends before it starts.")
             .Refuse();
         return name;
     }

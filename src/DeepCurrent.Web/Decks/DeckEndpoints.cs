@@ -46,7 +46,7 @@ public static class DeckEndpoints
             throw Refused.NotFound();
         var name = request.Name?.Trim() ?? "";
         if (name.Length is 0 or > 80)
-            throw Refused.Field("name", "Give the deck a name of at most 80 letters.");
+            throw Refused.Field("name", $"Enter a name of 80 letters or fewer.");
         var words = WordsOf(request);
         var owner = before?.OwnerId ?? desk.Who.Adult;
         // Whoever leads the school may put a colleague's deck right, but not hide it.
@@ -63,10 +63,7 @@ public static class DeckEndpoints
             )
             is null
         )
-            throw Refused.Conflict(
-                "stale",
-                "Somebody has changed this deck meanwhile. Open it again to see what it is now."
-            );
+            throw Refused.Conflict("stale", $"Someone else changed this word list. Reload it to see the changes.");
         return View(await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound(), desk);
     }
 

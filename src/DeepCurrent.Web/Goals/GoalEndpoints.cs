@@ -99,7 +99,7 @@ public static class GoalEndpoints
         var faults = new Faults().If(
             request.Targets.DistinctBy(t => (t.ReaderId, t.Kind)).Count() < request.Targets.Count,
             "targets",
-            "A reader has one goal of each kind."
+            $"Set one goal of each kind for a reader."
         );
         foreach (var t in request.Targets)
         {
@@ -121,9 +121,10 @@ public static class GoalEndpoints
         var place = await desk.Class(classId, Deed.SetGoals);
         var year = await schools.Year(place.SchoolYearId);
         var today = await desk.Today();
-        var term = year.TermOn(today) ?? throw Refused.Conflict("no-term", "There is no term to set goals for.");
+        var term = year.TermOn(today)
+            ?? throw Refused.Conflict("no-term", $"There is no term to set goals for. A school lead can add one.");
         if (term.LastDay < today)
-            throw Refused.Conflict("term-closed", "This term is over; its goals cannot change any more.");
+            throw Refused.Conflict("term-closed", $"This term is over. Its goals cannot change.");
         var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
         if (request.Targets.Count == 0 || request.Targets.Any(t => !roster.Contains(t.ReaderId)))
             throw Refused.NotFound();

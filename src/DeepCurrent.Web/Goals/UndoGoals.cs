@@ -7,8 +7,8 @@ namespace DeepCurrent.Web.Goals;
 
 internal sealed class UndoGoals() : Undoes<List<GoalChange>>(ChangeKind.Goals, Deed.SetGoals)
 {
-    protected override async Task<string> Undo(UndoAt at, List<GoalChange> did) =>
+    protected override async Task<Message> Undo(UndoAt at, List<GoalChange> did) =>
         await GoalStore.Undo(at.C, at.T, did) > 0
-            ? "The goals are as they were before."
-            : throw UndoAt.BuiltOn("These goals have been changed again since.");
+            ? (Message)$"Restored the earlier goals."
+            : throw UndoAt.BuiltOn($"These goals were changed again since. Undo that first.");
 }

@@ -147,13 +147,13 @@ public static class GroupEndpoints
             .If(
                 request.Groups.Any(g => string.IsNullOrWhiteSpace(g.Name) || g.Name.Length > 40),
                 "groups",
-                "Give every group a name of at most 40 letters."
+                $"Enter a name of 40 letters or fewer for each group."
             )
             .If(
                 request.Groups.Select(g => Core.Roster.Names.Tidy(g.Name).ToLowerInvariant()).Distinct().Count()
                     != request.Groups.Count,
                 "groups",
-                "Two groups have the same name."
+                $"Two groups have the same name."
             )
             .Refuse();
         var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
@@ -161,7 +161,7 @@ public static class GroupEndpoints
         if (placed.Any(id => !roster.Contains(id)))
             throw Refused.NotFound();
         if (placed.Distinct().Count() != placed.Count)
-            throw Refused.Field("groups", "A reader stands in two of these groups.");
+            throw Refused.Field("groups", $"A reader is in two of these groups.");
         var count = request.Groups.Count;
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
@@ -175,7 +175,7 @@ public static class GroupEndpoints
                         [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })],
                         desk.Now
                     ),
-                    $"Formed {Counted.Of(count, "group", "groups")}"
+                    $"Saved {count:count} groups"
                 )
         );
         return new(made?.Id);

@@ -7,8 +7,8 @@ namespace DeepCurrent.Web.Groups;
 
 internal sealed class UndoGroups() : Undoes<Regrouping>(ChangeKind.Groups, Deed.FormGroups)
 {
-    protected override async Task<string> Undo(UndoAt at, Regrouping did) =>
+    protected override async Task<Message> Undo(UndoAt at, Regrouping did) =>
         await GroupStore.Undo(at.C, at.T, at.Change.ClassId!.Value, did)
-            ? "The groups are as they were before."
-            : throw UndoAt.BuiltOn("The groups have been changed again since. Undo that first.");
+            ? (Message)$"Restored the earlier groups."
+            : throw UndoAt.BuiltOn($"The groups were changed again since. Undo that first.");
 }

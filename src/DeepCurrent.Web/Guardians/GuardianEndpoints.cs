@@ -18,17 +18,17 @@ namespace DeepCurrent.Web.Guardians;
 public sealed record RegisterRequest(string Code, string Name, string Mail, string Password);
 
 /// <param name="Confirm">A mail was sent whose link confirms the address.</param>
-public sealed record RegisteredView(bool Confirm, string Sentence);
+public sealed record RegisteredView(bool Confirm, Message Sentence);
 
 public sealed record ConfirmRequest(string Token);
 
-/// <param name="Level">The level in words, such as "Reads what is typical in the middle of grade 4".</param>
+/// <param name="Level">The level in words, such as "Mina reads texts typical of the middle of grade 4."</param>
 public sealed record ChildView(
     ReaderId Id,
     string GivenName,
     int Grade,
-    string Level,
-    string Trend,
+    Message Level,
+    Message Trend,
     IReadOnlyList<ChildReading> Readings,
     IReadOnlyList<GoalStandingView> Goals
 );
@@ -85,6 +85,7 @@ public static class GuardianEndpoints
         Secrets secrets,
         SignInLimits limits,
         IMailer mailer,
+        RosterStore rosters,
         Desk desk,
         HttpContext http
     )
@@ -92,8 +93,8 @@ public static class GuardianEndpoints
         string name = Names.Tidy(request.Name),
             mail = (request.Mail ?? "").Trim().ToLowerInvariant();
         new Faults()
-            .If(name.Length is 0 or > 120, "name", "Write your name.")
-            .If(!Mail.Holds(mail), "mail", "This is no e-mail address.")
+            .If(name.Length is 0 or > 120, "name", $"Enter your name.")
+            .If(!Mail.Holds(mail), "mail", $"Enter an email address: name@school.org")
             .Of("password", PasswordRules.FaultOf(request.Password, name, mail))
             .Refuse();
         var code = await CodeOf(request.Code, guardians, limits, desk, http);
@@ -102,10 +103,10 @@ public static class GuardianEndpoints
             if (!await IsThem(known, code, request.Password, secrets, limits, http))
                 throw Refused.Field(
                     "password",
-                    "Somebody is registered with this address already. If it is you, type the password you chose then."
+                    $"This email is already registered. If it is yours, enter the password you chose."
                 );
             await guardians.Link(known.Id, code, desk.Now);
-            return new(Confirm: false, "Added. Sign in with your address and password.");
+            return new(Confirm: false, $"Added. Sign in with your email and password.");
         }
         var adult = new Adult(
             AdultId.New(),
@@ -118,11 +119,10 @@ public static class GuardianEndpoints
         );
         await adults.Add(adult);
         await guardians.Link(adult.Id, code, desk.Now);
-        await AskToConfirm(adult, adults, mailer, desk.Now, PrintRoom.Address(http));
-        return new(
-            Confirm: true,
-            "We sent you a mail. Open the link in it, then sign in with your address and password."
-        );
+        var child = await rosters.Reader(code.ReaderId, code.SchoolId);
+        var language = Languages.Of(child?.Details[ReaderDetail.HomeLanguage]);
+        await AskToConfirm(adult, adults, mailer, desk.Now, PrintRoom.Address(http), language);
+        return new(Confirm: true, $"We sent you an email. Open its link, then sign in with your email and password.");
     }
 
     private static async Task<GuardianCode> CodeOf(
@@ -140,10 +140,7 @@ public static class GuardianEndpoints
                 (code = await guardians.ByHash(typed, desk.Now)) is not null
             )
         )
-            throw Refused.Field(
-                "code",
-                "This code is not right, or does not work any more. Ask the school for a new letter."
-            );
+            throw Refused.Field("code", $"This code is wrong or has expired. Ask the school for a new letter.");
         return code!;
     }
 
@@ -170,7 +167,8 @@ public static class GuardianEndpoints
         AdultStore adults,
         IMailer mailer,
         DateTimeOffset now,
-        string address
+        string address,
+        Language language
     )
     {
         var (token, hash) = Secrets.NewToken();
@@ -186,10 +184,12 @@ public static class GuardianEndpoints
         await mailer.Send(
             adult.SchoolId,
             adult.UserName,
-            "Confirm your address",
-            $"Good day {adult.Name},\n\nopen this link to confirm that this is your address:\n"
-                + $"{address}/guardian/confirm#{token}\n\nIt works for three days. If you have not "
-                + "registered, leave this mail be; nothing happens then."
+            language,
+            $"Confirm your email address",
+            $"Hello {adult.Name},",
+            $"Open this link to confirm that this is your email address:",
+            $"{address}/guardian/confirm#{token}",
+            $"The link works for three days. Not you? Ignore this email."
         );
     }
 
@@ -210,8 +210,7 @@ public static class GuardianEndpoints
         )
             throw Refused.Conflict(
                 "no-such-pass",
-                "This link has been used already or does not work any more. Try to sign in; if that fails, "
-                    + "register again."
+                $"This link was used or has expired. Try to sign in. If that fails, register again."
             );
     }
 
@@ -257,30 +256,31 @@ public static class GuardianEndpoints
         await guardians.Withdraw(readerId, request.Guardians, desk.Now);
         return new(
             request.Guardians
-                ? $"The code does not work any more, and nobody sees {reader.GivenName} as a guardian now."
-                : "The code does not work any more."
+                ? (Message)$"Took back the code and ended guardian access to {reader.GivenName}."
+                : $"Took back the code."
         );
     }
 
-    private static string LevelWords(School school, Child child)
+    private static Message LevelWords(School school, Child child)
     {
         var grade = school.Chart.GradeAt(child.Depth);
-        var whole = Math.Clamp((int)Math.Ceiling(grade), 0, Grades.Highest);
-        var part =
-            grade - Math.Floor(grade) is var gone && gone is 0 or > 0.75 ? "at the end of"
-            : gone > 0.4 ? "in the middle of"
-            : "at the beginning of";
-        return $"Reads what is typical {part} {(whole == 0 ? "kindergarten" : $"grade {whole}")}";
+        var level = school.LevelName(child.Depth);
+        return (grade - Math.Floor(grade)) switch
+        {
+            0 or > 0.75 => $"{child.GivenName} reads texts typical of the end of {level}.",
+            > 0.4 => $"{child.GivenName} reads texts typical of the middle of {level}.",
+            _ => $"{child.GivenName} reads texts typical of the start of {level}.",
+        };
     }
 
-    private static string TrendWords(Child child) =>
+    private static Message TrendWords(Child child) =>
         child.SixWeeks switch
         {
-            null => "We are still finding out how it goes.",
-            > 0.8 => "Reading deeper than six weeks ago.",
-            < -0.8 => "Reading a little easier texts than six weeks ago.",
-            _ => "About the same as six weeks ago.",
+            null => $"Not enough reading yet to compare.",
+            > 0.8 => $"{child.GivenName} reads harder texts than six weeks ago.",
+            < -0.8 => $"{child.GivenName} reads slightly easier texts than six weeks ago.",
+            _ => $"{child.GivenName} reads about the same texts as six weeks ago.",
         };
 }
 
-public sealed record RosterWithdrawn(string Sentence);
+public sealed record RosterWithdrawn(Message Sentence);

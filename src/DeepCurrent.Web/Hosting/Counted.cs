@@ -1,9 +1,21 @@
+using DeepCurrent.Core.Roster;
+
 namespace DeepCurrent.Web.Hosting;
 
 /// <summary>Numbers of things in sentences.</summary>
 public static class Counted
 {
-    public static string Of(int n, string one, string many) => n == 1 ? $"1 {one}" : $"{n:N0} {many}";
+    /// <summary>So many of what a roster is made of.</summary>
+    public static Message Of(RosterKind kind, int n) =>
+        kind switch
+        {
+            RosterKind.Readers => Readers(n),
+            RosterKind.Teachers => $"{n:count} teachers",
+            RosterKind.Classes => $"{n:count} classes",
+            RosterKind.Enrolments => $"{n:count} enrolments",
+            RosterKind.Teaching => $"{n:count} teaching roles",
+            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "There is no such kind of thing."),
+        };
 
-    public static string Readers(int n) => Of(n, "reader", "readers");
+    public static Message Readers(int n) => $"{n:count} readers";
 }

@@ -6,6 +6,10 @@ namespace DeepCurrent.Web.Hosting;
 public interface IMailer
 {
     Task Send(SchoolId schoolId, string to, string subject, string body);
+
+    /// <summary>Sends a mail in a language, a paragraph a message.</summary>
+    Task Send(SchoolId schoolId, string to, Language language, Message subject, params Message[] paragraphs) =>
+        Send(schoolId, to, Catalogue.Of(language).Say(subject), Catalogue.Of(language).Letter(paragraphs));
 }
 
 /// <summary>The mailer that ships: keeps what it would send in an outbox that the school lead can read.</summary>

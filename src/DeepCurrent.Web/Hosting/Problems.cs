@@ -11,14 +11,13 @@ namespace DeepCurrent.Web.Hosting;
 /// <summary>Turns refusals and failures into problem details (RFC 9457).</summary>
 public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
 {
-    private const string TooLarge =
-            "This is larger than can be taken in: a list may have 20 MB, a sound 30 MB, a roster zip 60 MB. "
-            + "Nothing was changed.",
-        StalePage = "This page is no longer signed in the way it was. Load it again and repeat the last step.",
-        NoSuchValue = "This is none of the values that can stand here.",
-        NoSuchSign = "There is a sign in this that cannot be kept. Type it again.",
-        Away = "The database does not answer just now. Nothing that was saved is lost. Try again in a moment.",
-        Failed = "Something went wrong on the server. What was saved before is kept.";
+    private static readonly Message TooLarge =
+            $"File too large. Nothing changed. Choose a list of up to 20 MB, a sound of 30 MB or a roster zip of 60 MB.",
+        StalePage = $"Your sign-in has changed. Reload the page and try again.",
+        NoSuchValue = $"This value is not allowed here.",
+        NoSuchSign = $"One character cannot be saved. Type it again.",
+        Away = $"The database does not answer. Saved work is safe. Try again in a moment.",
+        Failed = $"Something went wrong on the server. Saved work is safe. Try again.";
 
     public async Task InvokeAsync(HttpContext http)
     {
@@ -30,7 +29,7 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         {
             Log(e);
             var said = Refusal(e) ?? new(StatusCodes.Status500InternalServerError, "failed", Failed);
-            await Write(http, said.Status, said.Code, said.Message, said.Fields);
+            await Write(http, said.Status, said.Code, said.Said, said.Fields);
         }
     }
 
@@ -39,8 +38,8 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         e switch
         {
             Refused refused => refused,
-            BuiltOn built => Refused.Conflict("built-on", built.Message),
-            Unreadable file => new(StatusCodes.Status422UnprocessableEntity, "unreadable", file.Message),
+            BuiltOn built => Refused.Conflict("built-on", built.Said),
+            Unreadable file => new(StatusCodes.Status422UnprocessableEntity, "unreadable", file.Said),
             AntiforgeryValidationException => new(StatusCodes.Status400BadRequest, "stale-page", StalePage),
             BadHttpRequestException bad => OfRequest(bad),
             PostgresException { SqlState: var state }
@@ -62,7 +61,11 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         {
             { StatusCode: StatusCodes.Status413PayloadTooLarge } => new(bad.StatusCode, "too-large", TooLarge),
             { InnerException: JsonException { Path: ['$', '.', ..] path } } => Refused.Field(path[2..], NoSuchValue),
-            _ => new(bad.StatusCode, "bad-request", "The request could not be read."),
+            _ => new(
+                bad.StatusCode,
+                "bad-request",
+                $"This did not send properly. Nothing changed. Reload and try again."
+            ),
         };
 
     private void Log(Exception e)
@@ -83,8 +86,8 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         HttpContext http,
         int status,
         string code,
-        string sentence,
-        IReadOnlyDictionary<string, string[]>? fields = null
+        Message message,
+        IReadOnlyDictionary<string, Message>? fields = null
     )
     {
         if (http.Response.HasStarted)
@@ -93,10 +96,11 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         var problem = new ProblemDetails
         {
             Status = status,
-            Title = sentence,
+            Title = message.ToString(),
             Type = $"urn:deepcurrent:{code}",
         };
         problem.Extensions["code"] = code;
+        problem.Extensions["said"] = message;
         problem.Extensions["requestId"] = http.TraceIdentifier;
         if (fields is not null)
             problem.Extensions["fields"] = fields;

@@ -20,7 +20,7 @@ public sealed record ImportView(
     double Progress,
     ImportStage? Stage,
     ImportPreview? Preview,
-    string? Error,
+    Message? Error,
     ChangeId? ChangeId,
     IReadOnlyList<MendRow> Mends
 );
@@ -94,7 +94,7 @@ public static class ImportEndpoints
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
         if (body.Length == 0)
-            throw Refused.Field("file", "There is nothing in this file.");
+            throw Refused.Field("file", $"This file is empty.");
         return await Add(
             id,
             name is { Length: > 0 and <= 120 } ? name : "OneRoster file",
@@ -149,12 +149,12 @@ public static class ImportEndpoints
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         if (found.State is not ImportState.Ready || found.Preview is null)
-            throw Refused.Conflict("not-looked-at", "Check this file first. Nothing was imported.");
+            throw Refused.Conflict("not-looked-at", $"Check this file first. Nothing was imported.");
         var preview = Database.FromJson<ImportPreview>(found.Preview);
         var number = preview.Endings.Type;
         new Faults()
-            .If(preview.AsksOrg, "org", "Choose your school in the file.")
-            .If(number is not null && consent.Typed != number, "typed", $"Type {number} to end {number}.")
+            .If(preview.AsksOrg, "org", $"Choose your school in the file.")
+            .If(number is not null && consent.Typed != number, "typed", $"Type {number ?? 0} to confirm what ends.")
             .Refuse();
         await Want(importId, ImportTask.Apply, null, desk, imports);
     }
@@ -170,16 +170,16 @@ public static class ImportEndpoints
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         if (wish?.Mends.Count > 10_000)
-            throw Refused.Field("mends", "That is more than can be put right here. Mend the file and choose it again.");
+            throw Refused.Field("mends", $"Too many to fix here. Fix the file and choose it again.");
         if (!await imports.Want(importId, desk.Who.SchoolId, wanted, wish is null ? found.Org : wish.Org, wish?.Mends))
-            throw Refused.Conflict("working", "This import is being worked on. Wait until it is done.");
+            throw Refused.Conflict("working", $"This import is running. Wait until it is done.");
     }
 
     private static async Task<IResult> Export(Desk desk, RosterStore rosters, SchoolStore schools, LookStore looks)
     {
         var school = await desk.Lead();
         var year = await schools.CurrentYear(school.Id, await desk.Today())
-            ?? throw Refused.Conflict("no-school-year", "No school year has begun yet.");
+            ?? throw Refused.Conflict("no-school-year", $"No school year has started yet.");
         var state = await rosters.Load(school.Id);
         await looks.Add(
             school.Id,
@@ -187,7 +187,7 @@ public static class ImportEndpoints
             desk.Now,
             LookKind.RosterExported,
             null,
-            $"{state.Readers.Values.Count(r => !r.Left)} readers"
+            Counted.Readers(state.Readers.Values.Count(r => !r.Left))
         );
         var name = $"{school.Name} {await desk.Today():yyyy-MM-dd}.zip";
         using var body = new MemoryStream();

@@ -31,7 +31,7 @@ public sealed class ImportRunner(ImportStore imports, ImportWork work, ILogger<I
                 log.LogError(e, "An import failed");
                 await imports.Failed(
                     hold.Head.Id,
-                    "Something went wrong on the server. Nothing of the import was written."
+                    $"Something went wrong on the server. Nothing was imported. Try again."
                 );
             }
         }

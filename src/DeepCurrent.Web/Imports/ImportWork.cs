@@ -6,13 +6,14 @@ using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Formats;
 using DeepCurrent.Formats.OneRoster;
+using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Imports;
 
 /// <summary>A row that is held back, or that something is said about.</summary>
-public sealed record ProblemLine(string File, int Line, string Column, string Value, string Reason, bool Stops);
+public sealed record ProblemLine(string File, int Line, string Column, string Value, Message Reason, bool Stops);
 
 /// <summary>How much would be ended.</summary>
 /// <param name="Readers">Readers who would be in no class any more, of <paramref name="OfReaders"/> who are in
@@ -97,11 +98,7 @@ public sealed class ImportWork(
             if (before?.Print != preview.Print)
             {
                 await imports.Ready(head.Id, Database.ToJson(preview));
-                await imports.Failed(
-                    head.Id,
-                    "The roster has been changed since this was looked at, so the import would now do "
-                        + "something else. Look at it again."
-                );
+                await imports.Failed(head.Id, $"The roster changed after this check. Check again before you import.");
                 return;
             }
             stop.ThrowIfCancellationRequested();
@@ -114,11 +111,11 @@ public sealed class ImportWork(
         }
         catch (Unreadable e)
         {
-            await imports.Failed(head.Id, e.Message);
+            await imports.Failed(head.Id, e.Said);
         }
         catch (BuiltOn e)
         {
-            await imports.Failed(head.Id, e.Message);
+            await imports.Failed(head.Id, e.Said);
         }
     }
 
@@ -131,10 +128,8 @@ public sealed class ImportWork(
     )
     {
         await Report(head, 0.5, ImportStage.Writing);
-        var counts = preview
-            .Counts.Where(c => c.All > 0)
-            .Select(c => $"{c.All:N0} {c.Kind.ToString().ToLowerInvariant()}");
-        var sentence = $"Imported {head.Name}: {string.Join(", ", counts)}";
+        var counts = preview.Counts.Where(c => c.All > 0).Select(c => Counted.Of(c.Kind, c.All));
+        Message sentence = $"Imported {head.Name}: {counts}";
         await writer.Apply(
             steps,
             new(head.SchoolId, null, head.AdultId, sentence, now),
@@ -154,7 +149,7 @@ public sealed class ImportWork(
         var school = await schools.Get(head.SchoolId);
         var today = new SchoolClock(school.TimeZone).DayOf(now);
         var year = await schools.CurrentYear(head.SchoolId, today)
-            ?? throw new Unreadable("No school year has begun yet. Add one, then take the roster in.");
+            ?? throw new Unreadable($"No school year has started yet. Add one, then import.");
         await Report(head, 0.02, ImportStage.Reading);
         var lastTold = 0.0;
         var body = await imports.Body(head.Id);

@@ -120,10 +120,10 @@ public static class CheckEndpoints
         )
             throw Refused.Conflict(
                 "begun",
-                "Somebody has begun, so the parts stay as they are. Titles, days and readers can still be changed."
+                $"Someone has started, so the parts cannot change. Titles, dates and readers still can."
             );
         if (!before.Draft && draft)
-            throw Refused.Field("draft", "It has been given already. Take it back from its readers instead.");
+            throw Refused.Field("draft", $"It is already given. Take it back from its readers instead.");
     }
 
     private static NewCheck CheckOf(CheckId checkId, CheckRequest r, CheckPlan plan, YearId yearId, Desk desk) =>
@@ -133,8 +133,8 @@ public static class CheckEndpoints
             SchoolId = desk.Who.SchoolId,
             SchoolYearId = yearId,
             Season = r.Season,
-            StaffTitle = Title(r.StaffTitle, "staffTitle", "colleagues"),
-            ReaderTitle = Title(r.ReaderTitle, "readerTitle", "readers"),
+            StaffTitle = Title(r.StaffTitle, "staffTitle"),
+            ReaderTitle = Title(r.ReaderTitle, "readerTitle"),
             Directions = r.Directions?.Trim() ?? "",
             Plan = plan,
             Draft = r.Draft,
@@ -176,19 +176,19 @@ public static class CheckEndpoints
             async (c, t) =>
             {
                 if (!await CheckStore.Save(c, t, check, aims.Read(), [.. (r.Colleagues ?? []).Distinct().Take(50)]))
-                    throw Refused.Conflict("stale", "This check has been changed elsewhere meanwhile. Load it again.");
+                    throw Refused.Conflict("stale", $"Someone else changed this check. Reload it to see the changes.");
                 var now = r.Draft ? [] : await CheckStore.Give(c, t, checkId, plan, meant, desk.Now);
                 return now.Count == 0
                     ? null
                     : new(new CheckGiven(checkId, now), $"Gave {check.StaffTitle} to {Counted.Readers(now.Count)}");
             }
         );
-        return new(gave?.Id, gave?.Summary ?? (r.Draft ? "Kept as a draft." : "Saved."));
+        return new(gave?.Id, gave?.Summary ?? (r.Draft ? (Message)$"Saved as draft." : $"Saved."));
     }
 
     private static AimView AimsOf(CheckRequest r)
     {
-        var aims = r.For ?? throw Refused.Field("for", "Choose who takes it.");
+        var aims = r.For ?? throw Refused.Field("for", $"Choose who takes it.");
         if (aims.ClassIds.Count + aims.GroupIds.Count + aims.ReaderIds.Count + aims.Grades.Count > MostAims)
             throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
         return aims;
@@ -196,18 +196,18 @@ public static class CheckEndpoints
 
     private static void CheckMeant(CheckRequest r, int meant) =>
         new Faults()
-            .If(!r.Draft && meant == 0, "for", "Nobody is there to take it. Choose classes, groups or readers.")
-            .If(meant > MostReaders, "for", $"Give it to at most {MostReaders:N0} readers at a time.")
+            .If(!r.Draft && meant == 0, "for", $"No one would take it. Choose classes, groups or readers.")
+            .If(meant > MostReaders, "for", $"Give it to at most {MostReaders} readers at a time.")
             .Refuse();
 
-    private static string Title(string? title, string field, string whom) =>
+    private static string Title(string? title, string field) =>
         title?.Trim() is { Length: > 0 and <= LongestTitle } t
             ? t
-            : throw Refused.Field(field, $"Give it a title for {whom}, in at most {LongestTitle} letters.");
+            : throw Refused.Field(field, $"Enter a title of {LongestTitle} letters or fewer.");
 
     private static async Task<CheckPlan> Plan(CheckRequest r, CheckStore checks, Desk desk)
     {
-        var p = r.Plan ?? throw Refused.Field("plan", "Pick the parts.");
+        var p = r.Plan ?? throw Refused.Field("plan", $"Choose the parts.");
         var parts = (p.Parts ?? []).Select(x => x.Read()).OrderBy(x => x.Part).ToList();
         var plan = new CheckPlan(
             parts,
@@ -226,18 +226,14 @@ public static class CheckEndpoints
                 plan.Form.Count > 0
                     && plan.Form.Except((await checks.Passages(desk.Who.SchoolId)).Select(x => x.VersionId)).Any(),
                 "plan",
-                "A passage of the fixed form is not in the library, or has too few questions."
+                $"A passage of the fixed form is not in the library, or has too few questions."
             )
-            .If(
-                r.Directions?.Length > LongestDirections,
-                "directions",
-                $"Keep the directions under {LongestDirections} letters."
-            )
-            .If(r.ClosesOn < r.OpensOn, "closesOn", "It ends before it begins.")
+            .If(r.Directions?.Length > LongestDirections, "directions", $"Use {LongestDirections} letters or fewer.")
+            .If(r.ClosesOn < r.OpensOn, "closesOn", $"The last day is before the first.")
             .If(
                 r.Revision == 0 && r.ClosesOn < await desk.Today(),
                 "closesOn",
-                "This day has passed. Choose today or a later day."
+                $"This day has passed. Choose today or a later day."
             )
             .Refuse();
         return plan;
@@ -262,7 +258,7 @@ public static class CheckEndpoints
             .Where(x => PartRules.Again(x.Part.State, x.Part.Flag, over))
             .ToList();
         if (parts.Count == 0)
-            throw Refused.Conflict("no-change", "Nobody here has a part that was rushed, thin or missed.");
+            throw Refused.Conflict("no-change", $"No one here has a part done too fast, thin or missed.");
         var made = await changes.Do(
             new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Adult, desk.Now),
             ChangeKind.CheckAgain,
@@ -275,8 +271,7 @@ public static class CheckEndpoints
                 var readers = parts.Select(x => x.Sitting.ReaderId).Distinct().Count();
                 return new(
                     new CheckAgain(again),
-                    $"Gave {Counted.Of(again.Count, "part", "parts")} of {check.StaffTitle} to "
-                        + $"{Counted.Readers(readers)} again"
+                    $"Gave {again.Count:count} parts of {check.StaffTitle} again to {Counted.Readers(readers)}"
                 );
             }
         );
@@ -294,17 +289,12 @@ public static class CheckEndpoints
     {
         var (check, _, _) = await at.Find(checkId, Deed.ChangeCheck);
         if (check.Draft)
-            throw Refused.Conflict("draft", "It has not been given yet.");
+            throw Refused.Conflict("draft", $"It is not given yet.");
         if (request.Closed)
             await sittings.Close(check, await at.Yardstick(), desk.Now);
         else
             await sittings.Reopen(checkId, await desk.Today());
-        return new(
-            null,
-            request.Closed
-                ? "The check has ended. What readers had done counts as far as it went."
-                : "The check is open again."
-        );
+        return new(null, request.Closed ? (Message)$"Ended the check. Answers so far count." : $"Reopened the check.");
     }
 
     private static async Task<CheckChanged> Withdraw(
@@ -329,10 +319,7 @@ public static class CheckEndpoints
             async (c, t) =>
             {
                 await CheckStore.Withdraw(c, t, checkId, taken.ReaderIds, desk.Now);
-                return new(
-                    taken,
-                    $"Took {check.StaffTitle} back from {Counted.Readers(theirs.Count)}; what was done is kept"
-                );
+                return new(taken, $"Took back {check.StaffTitle} from {Counted.Readers(theirs.Count)}");
             }
         );
         return new(made!.Id, made.Summary);
@@ -350,9 +337,7 @@ public static class CheckEndpoints
         await checks.Discard(checkId, request.Gone, desk.Now);
         return new(
             null,
-            request.Gone
-                ? "The check is taken back from everybody. What was done is kept."
-                : "The check is there again."
+            request.Gone ? (Message)$"Took back the check from everyone. Answers are kept." : $"Restored the check."
         );
     }
 }

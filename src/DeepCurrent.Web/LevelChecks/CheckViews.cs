@@ -115,7 +115,7 @@ public sealed record PartView(
     CheckPart Part,
     PartState State,
     PartFlag Flag,
-    string Note,
+    Message Note,
     int Rounds,
     int Answered,
     int Asked,
@@ -186,7 +186,7 @@ public sealed record SittingView
                     p.Part.Part,
                     p.Part.State,
                     PartRules.FlagOf(p.Part.State, p.Part.Flag, over),
-                    p.Part.Note,
+                    PartRules.Said(p.Part.Note),
                     p.Rounds,
                     p.Part.Answered,
                     p.Part.Asked,
@@ -255,7 +255,7 @@ public sealed record CheckView
 public sealed record SittingSetAside(SittingId SittingId, SetAsideView Work);
 
 /// <param name="ChangeId">What it is undone by; null where nothing was done.</param>
-public sealed record CheckChanged(ChangeId? ChangeId, string Sentence);
+public sealed record CheckChanged(ChangeId? ChangeId, Message Sentence);
 
 /// <param name="ReaderIds">Only for these; all who need it where it is left out.</param>
 public sealed record AgainRequest(IReadOnlyList<ReaderId>? ReaderIds);
@@ -297,6 +297,6 @@ public sealed record WindowView(
     YearId YearId,
     string Year,
     Season Season,
-    string? Last,
+    Message? Last,
     IReadOnlyList<WindowGrade> Grades
 );

@@ -154,8 +154,8 @@ public static class MyCheckEndpoints
     {
         var readerId = desk.Self();
         new Faults()
-            .If(!(r.Seconds is >= 0 and <= LongestStage), "seconds", "This is no time spent on a page.")
-            .If(r.Answers?.Count > MostAnswers, "answers", "These are too many answers.")
+            .If(!(r.Seconds is >= 0 and <= LongestStage), "seconds", $"The time on a page is not valid.")
+            .If(r.Answers?.Count > MostAnswers, "answers", $"Too many answers at once.")
             .Refuse();
         var answers = (r.Answers ?? [])
             .Select(a => new SentAnswer(a.Id, a.Item, a.Picks ?? [], desk.Given(a.At), a.Milliseconds))
@@ -179,5 +179,5 @@ public static class MyCheckEndpoints
     private static async Task<Refused> Shut(SittingId sittingId, Desk desk, SittingStore sittings) =>
         await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, await desk.Moment()) is null
             ? Refused.NotFound()
-            : Refused.Conflict("over", "This has ended. What you did before is kept.");
+            : Refused.Conflict("over", $"This check has ended. Your answers are saved.");
 }

@@ -13,28 +13,28 @@ internal sealed record CheckAgain(IReadOnlyList<CheckPartId> Parts);
 
 internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(ChangeKind.CheckGiven, Deed.GiveCheck)
 {
-    protected override async Task<string> Undo(UndoAt at, CheckGiven did)
+    protected override async Task<Message> Undo(UndoAt at, CheckGiven did)
     {
         var taken = await CheckStore.Withdraw(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
         if (taken == 0)
-            throw UndoAt.BuiltOn("It was taken back from them already.");
+            throw UndoAt.BuiltOn($"It was already taken back from them.");
         await CheckStore.DiscardEmpty(at.C, at.T, did.CheckId, at.Now);
-        return $"The level check is taken back from {Counted.Readers(taken)}. What was done is kept.";
+        return $"Took back the level check from {Counted.Readers(taken)}. Answers are kept.";
     }
 }
 
 internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(ChangeKind.CheckAgain, Deed.GiveCheck)
 {
-    protected override async Task<string> Undo(UndoAt at, CheckAgain did) =>
+    protected override async Task<Message> Undo(UndoAt at, CheckAgain did) =>
         await CheckStore.UndoAgain(at.C, at.T, did.Parts) > 0
-            ? "Those parts are not given again. What was begun is kept."
-            : throw UndoAt.BuiltOn("Everybody has begun already, so nothing is taken back.");
+            ? (Message)$"Took back the parts. Answers given are kept."
+            : throw UndoAt.BuiltOn($"Everyone has started, so nothing was taken back.");
 }
 
 internal sealed class UndoCheckWithdrawn() : Undoes<CheckWithdrawn>(ChangeKind.CheckWithdrawn, Deed.GiveCheck)
 {
-    protected override async Task<string> Undo(UndoAt at, CheckWithdrawn did) =>
+    protected override async Task<Message> Undo(UndoAt at, CheckWithdrawn did) =>
         await CheckStore.GiveBack(at.C, at.T, did, at.Now)
-            ? "They have it again, as far as they were."
-            : throw UndoAt.BuiltOn("Nothing is left to give back.");
+            ? (Message)$"They have it again, where they stopped."
+            : throw UndoAt.BuiltOn($"There is nothing to give back.");
 }

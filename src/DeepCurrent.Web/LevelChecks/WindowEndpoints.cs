@@ -55,7 +55,7 @@ public static class WindowEndpoints
             window.Key.YearId,
             years[window.Key.YearId].Year,
             window.Key.Season,
-            last is null ? null : $"{last.Key.Season.ToString().ToLowerInvariant()} {years[last.Key.YearId].Year}",
+            last is null ? null : (Message)$"{last.Key.Season.Name()} {years[last.Key.YearId].Year}",
             [.. rows]
         );
     }

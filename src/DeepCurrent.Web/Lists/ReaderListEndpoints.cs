@@ -79,11 +79,11 @@ public static class ReaderListEndpoints
         await desk.Class(classId, Deed.FormGroups);
         var name = Names.Tidy(request.Name);
         new Faults()
-            .If(name.Length is 0 or > 40, "name", "Give the list a name of at most 40 letters.")
-            .If(!Marks.Contains(request.Mark), "mark", "Choose one of the marks.")
-            .If(request.Note?.Length > 500, "note", "A note has at most 500 letters.")
-            .If(request.Filter?.Asked?.Length > 100, "filter", "This filter is too long.")
-            .If(request.ReaderIds?.Count > 2000, "readerIds", "A list has at most 2,000 readers.")
+            .If(name.Length is 0 or > 40, "name", $"Enter a list name of 40 letters or fewer.")
+            .If(!Marks.Contains(request.Mark), "mark", $"Choose one of the symbols.")
+            .If(request.Note?.Length > 500, "note", $"Use 500 letters or fewer.")
+            .If(request.Filter?.Asked?.Length > 100, "filter", $"This filter is too long.")
+            .If(request.ReaderIds?.Count > 2000, "readerIds", $"A list can have 2,000 readers at most.")
             .Refuse();
         await lists.Put(
             classId,

@@ -6,7 +6,10 @@ using DeepCurrent.Web.Hosting;
 namespace DeepCurrent.Web.OralReading;
 
 /// <summary>The listening device did not give timed words; the message says why, for a teacher.</summary>
-public sealed class NotHeard(string sentence) : Exception(sentence);
+public sealed class NotHeard(Message message) : Exception(message.ToString())
+{
+    public Message Said { get; } = message;
+}
 
 /// <summary>Turns speech into timed words.</summary>
 public interface IListener
@@ -51,21 +54,21 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
                 limit.Token
             );
             if (!response.IsSuccessStatusCode)
-                throw new NotHeard("The listening device has failed.");
+                throw new NotHeard($"The listening device has failed.");
             var answer = await response.Content.ReadFromJsonAsync<Answer>(limit.Token);
             return Checked(answer?.Words, recording.Seconds);
         }
         catch (OperationCanceledException) when (!stop.IsCancellationRequested)
         {
-            throw new NotHeard("The listening device took too long.");
+            throw new NotHeard($"The listening device took too long.");
         }
         catch (HttpRequestException)
         {
-            throw new NotHeard("The listening device cannot be reached.");
+            throw new NotHeard($"The listening device cannot be reached.");
         }
         catch (Exception e) when (e is JsonException or NotSupportedException)
         {
-            throw new NotHeard("The listening device gave an answer that makes no sense.");
+            throw new NotHeard($"The listening device gave an unusable answer.");
         }
     }
 
@@ -73,7 +76,7 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
     internal static IReadOnlyList<HeardWord> Checked(List<HeardWord>? words, double seconds)
     {
         if (words is null or { Count: > MostWords })
-            throw new NotHeard("The listening device gave an answer that makes no sense.");
+            throw new NotHeard($"The listening device gave an unusable answer.");
         var last = 0.0;
         foreach (var w in words)
         {
@@ -85,10 +88,10 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
                 || !(w.End <= seconds + Slack)
                 || !(w.Confidence is >= 0 and <= 1)
             )
-                throw new NotHeard("The listening device gave an answer that makes no sense.");
+                throw new NotHeard($"The listening device gave an unusable answer.");
             last = w.Start;
         }
-        return words.Count > 0 ? words : throw new NotHeard("The listening device heard no words.");
+        return words.Count > 0 ? words : throw new NotHeard($"The listening device heard no words.");
     }
 }
 
@@ -107,11 +110,11 @@ public sealed class ListeningWork(RunningRecordStore records, IListener listener
             return false;
         try
         {
-            await records.Heard(recording.Id, await listener.Listen(recording, stop), "");
+            await records.Heard(recording.Id, await listener.Listen(recording, stop), null);
         }
         catch (NotHeard no)
         {
-            await records.Heard(recording.Id, null, no.Message);
+            await records.Heard(recording.Id, null, no.Said);
         }
         return true;
     }

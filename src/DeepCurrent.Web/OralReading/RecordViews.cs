@@ -193,7 +193,7 @@ public sealed record RecordView
     /// <summary>Null where there is no device or no recording.</summary>
     public required ListeningState? Listening { get; init; }
 
-    public required string ListenNote { get; init; }
+    public required Message? ListenNote { get; init; }
 
     /// <summary>There is a recording and a device that can be asked.</summary>
     public required bool MayListen { get; init; }

@@ -90,12 +90,12 @@ public static class RunningRecordEndpoints
     {
         var reader = await desk.Reader(readerId, Deed.TakeRecords);
         var text = await texts.Find(request.TextId, desk.Who.SchoolId, desk.Who.Adult)
-            ?? throw Refused.Field("textId", "There is no such text.");
+            ?? throw Refused.Field("textId", $"Text not found.");
         var version = (await texts.Bodies(text.Id)).FirstOrDefault(v => v.Id == request.VersionId)
-            ?? throw Refused.Field("versionId", "The text has no such version.");
+            ?? throw Refused.Field("versionId", $"Version not found.");
         var body = RecordSheet.Body(version.Pages);
         if (SpokenForms.Of(body).Count == 0)
-            throw Refused.Field("versionId", "This text has no words to read aloud.");
+            throw Refused.Field("versionId", $"This text has no words to read aloud.");
         if (
             !await records.Begin(
                 new(
@@ -136,12 +136,12 @@ public static class RunningRecordEndpoints
         var sheet = Sheet(r, record);
         var questions = (await at.Questions(record)).Select(q => q.Id).ToHashSet();
         if (sheet.Answers.Any(a => !questions.Contains(a.QuestionId)))
-            throw Refused.Field("answers", "A question is not one of this text.");
+            throw Refused.Field("answers", $"A question does not belong to this text.");
         var readAt = r.ReadAt is { } said
             ? said > desk.Now
                 ? desk.Now
                 : said < desk.Now.AddYears(-1)
-                    ? throw Refused.Field("readAt", "This was read more than a year ago.")
+                    ? throw Refused.Field("readAt", $"This was read more than a year ago.")
                     : said
             : record.ReadAt;
         var yardstick = await at.Yardstick();
@@ -160,8 +160,7 @@ public static class RunningRecordEndpoints
         )
             ?? throw Refused.Conflict(
                 "stale",
-                "This record has been changed elsewhere meanwhile. What you marked is still here; load the "
-                    + "page again to see the other."
+                $"This record was changed elsewhere. Your marks are still here. Reload the page to see the other version."
             );
         return await at.View(await desk.Reader(reader.Id, Deed.TakeRecords), (await records.Find(recordId, readerId))!);
     }
@@ -172,18 +171,18 @@ public static class RunningRecordEndpoints
     private static SheetData Sheet(KeepRequest r, RunningRecord record)
     {
         var marks = (r.Marks ?? [])
-            .Select(m => m.Read() ?? throw Refused.Field("marks", "There is no such mark."))
+            .Select(m => m.Read() ?? throw Refused.Field("marks", $"There is no such mark."))
             .ToList();
         var retelling = r.Retelling ?? new Dictionary<string, int>();
         new Faults()
             .Of("marks", RecordSheet.Fault(marks, SpokenForms.Of(record.Body).Count, r.LastWord))
-            .If(!(r.Seconds is >= 0 and <= LongestReading), "seconds", "A reading takes no longer than an hour.")
-            .If(r.Pauses is < 0 or > MostPauses, "pauses", "This is no number of pauses.")
-            .If(r.Note?.Length > LongestNote, "note", $"Keep the note under {LongestNote:N0} letters.")
+            .If(!(r.Seconds is >= 0 and <= LongestReading), "seconds", $"Enter a time of an hour or less.")
+            .If(r.Pauses is < 0 or > MostPauses, "pauses", $"The number of pauses is not valid.")
+            .If(r.Note?.Length > LongestNote, "note", $"Use {LongestNote} letters or fewer.")
             .If(
                 !RetellingHolds(retelling, record.Fiction),
                 "retelling",
-                "A part of the retelling has 0, 1 or 2 points."
+                $"A part of the retelling has 0, 1 or 2 points."
             )
             .Refuse();
         return new(
@@ -262,11 +261,10 @@ public static class RunningRecordEndpoints
                 k.Sheet.Seconds,
                 k.Sheet.Pauses
             ),
-            Zone = v.Figures.Zone.ToString().ToLowerInvariant(),
+            Zone = v.Figures.Zone.Name(),
             Norm = v.Figures.Percentile is { } p
-                ? $"{p} of 100 readers of the grade in {v.Figures.Season.ToString().ToLowerInvariant()} read at this rate or "
-                    + "slower"
-                : "",
+                ? (Message)$"percentile {p} of the grade, {v.Figures.Season.Name()}"
+                : null,
             Totals = RecordSheet.Totals(k.Sheet.Marks),
             Retelling = v
                 .Parts.Where(k.Sheet.Retelling.ContainsKey)
@@ -319,9 +317,9 @@ public static class RunningRecordEndpoints
             .If(
                 !(seconds >= ShortestSound),
                 "seconds",
-                "Nothing was recorded. Try again, and wait until the clock runs."
+                $"Nothing was recorded. Try again, and wait for the clock to start."
             )
-            .If(!(seconds <= LongestSound), "seconds", $"A recording has at most {LongestSound / 60:0} minutes.")
+            .If(!(seconds <= LongestSound), "seconds", $"A recording can have {LongestSound / 60:0} minutes at most.")
             .Refuse();
         if (
             !await records.KeepSound(
@@ -332,7 +330,7 @@ public static class RunningRecordEndpoints
                 listener.Ready
             )
         )
-            throw Refused.Conflict("done", "This reading has been marked already, so the recording stays as it is.");
+            throw Refused.Conflict("done", $"This reading is already marked, so its recording cannot change.");
     }
 
     private static async Task<RecordView> Listen(
@@ -345,7 +343,7 @@ public static class RunningRecordEndpoints
     {
         var (reader, _) = await at.Find(readerId, recordId);
         if (!listener.Ready)
-            throw Refused.Conflict("no-device", "There is no listening device. Mark by hand.");
+            throw Refused.Conflict("no-device", $"No listening device is set up. Mark by hand.");
         await records.ListenAgain(recordId, readerId);
         return await at.View(reader, (await records.Find(recordId, readerId))!);
     }

@@ -5,6 +5,7 @@ using DeepCurrent.Data.Roster;
 using DeepCurrent.Formats.Print;
 using DeepCurrent.Web.Guardians;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Print;
@@ -128,7 +129,7 @@ public sealed class PrintRoom(
     )
     {
         if (readers.Count == 0)
-            throw Refused.Conflict("nobody", "There is nobody to print this for. Put readers into the class first.");
+            throw Refused.Conflict("nobody", $"No readers to print for. Add readers to the class first.");
         var school = await desk.School();
         var size = string.Equals(paper, "letter", StringComparison.OrdinalIgnoreCase) ? PaperSize.Letter : PaperSize.A4;
         var address = Address(http.HttpContext!);
@@ -174,7 +175,7 @@ public sealed class PrintRoom(
                 _ => LookKind.LettersPrinted,
             },
             readers.Count == 1 ? readers[0].Reader.Id : null,
-            $"{readers.Count} readers"
+            Counted.Readers(readers.Count)
         );
 
     /// <summary>Sends the letter, as it would be printed, to the addresses of guardians that are on the
@@ -187,7 +188,7 @@ public sealed class PrintRoom(
     {
         var reached = readers.Where(r => r.Reader.GuardianMail is not null).ToList();
         if (reached.Count == 0)
-            throw Refused.Conflict("nobody", "None of these readers has a guardian’s e-mail on the roster.");
+            throw Refused.Conflict("nobody", $"None of these readers has a guardian’s email on the roster.");
         var school = await desk.School();
         var letters = await Letters(school, reached, Address(http.HttpContext!));
         var sent = 0;
@@ -203,7 +204,7 @@ public sealed class PrintRoom(
             desk.Now,
             LookKind.LettersMailed,
             reached.Count == 1 ? reached[0].Reader.Id : null,
-            $"{reached.Count} readers"
+            Counted.Readers(reached.Count)
         );
         return sent;
     }
@@ -238,17 +239,16 @@ public sealed class PrintRoom(
         if (!school.GuardiansAllowed)
             throw Refused.Conflict(
                 "no-guardians",
-                "This school does not let guardians register. A school lead can change that."
+                $"Guardians cannot register at this school. A school lead can change that."
             );
-        var words = school.Letter is null
-            ? LetterWords.Usual
-            : Data.Storage.Database.FromJson<LetterWords>(school.Letter);
         var open = await codes.For([.. readers.Select(r => r.Reader.Id)], school.Id);
         return
         [
             .. readers.Select(r =>
             {
                 var (code, until) = open[r.Reader.Id];
+                var language = Languages.Of(r.Reader.Details[ReaderDetail.HomeLanguage]);
+                var words = SchoolLetters.Of(school, language);
                 return new Letter(
                     school.Name,
                     words.With(
@@ -259,12 +259,13 @@ public sealed class PrintRoom(
                             ["{school}"] = school.Name,
                             ["{code}"] = code,
                             ["{address}"] = $"{address}/guardian",
-                            ["{until}"] = $"{until:d MMMM yyyy}",
+                            ["{until}"] = Catalogue.Of(language).Say($"{until}"),
                             ["{teacher}"] = desk.Who.Name,
                         }
                     ),
                     code,
-                    $"{address}/guardian#{code}"
+                    $"{address}/guardian#{code}",
+                    language
                 );
             }),
         ];

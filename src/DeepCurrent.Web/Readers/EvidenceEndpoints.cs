@@ -22,7 +22,7 @@ public sealed record PieceView
 
     public required EvidenceSource What { get; init; }
 
-    public required string Note { get; init; }
+    public required Message Note { get; init; }
 
     public required TicketId? TicketId { get; init; }
 
@@ -30,7 +30,7 @@ public sealed record PieceView
     public required int Counted { get; init; }
 
     /// <summary>Why pieces of it do not count, a sentence each.</summary>
-    public required IReadOnlyList<string> LeftOut { get; init; }
+    public required IReadOnlyList<Message> LeftOut { get; init; }
 
     /// <summary>Fathoms it moved the level by; 0 where nothing of it counts.</summary>
     public required double Moved { get; init; }
@@ -191,15 +191,15 @@ public static class EvidenceEndpoints
         };
     }
 
-    private static List<string> LeftOutByRule(IReadOnlyList<EvidenceRow> rows) =>
+    private static List<Message> LeftOutByRule(IReadOnlyList<EvidenceRow> rows) =>
         [
             .. rows.Where(e => e.LeftOut is not null && LeftOut.ReasonOfTeacher(e.LeftOut) is null)
                 .GroupBy(e => e.LeftOut!)
-                .Select(g => $"{g.Count()} {LeftOut.Said(g.Key)}"),
+                .Select(g => LeftOut.Said(g.Key, g.Count())),
         ];
 
     /// <summary>What a piece says, in words.</summary>
-    private static string Note(
+    private static Message Note(
         EvidenceSource source,
         EvidenceRow first,
         IReadOnlyList<EvidenceRow> rows,
@@ -210,29 +210,34 @@ public static class EvidenceEndpoints
         return source switch
         {
             EvidenceSource.LevelCheck => CheckNote(first, right, rows),
-            EvidenceSource.Quiz => $"{titles.GetValueOrDefault(first.TicketId ?? default, "a text")}: "
-                + $"{right} of {rows.Count} right at the first try",
-            EvidenceSource.Level => $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}",
+            EvidenceSource.Quiz =>
+                $"{titles.GetValueOrDefault(first.TicketId ?? default, "–")}: {right} of {rows.Count} right on the first try",
+            EvidenceSource.Level => first.Note.IsNothing ? Ranged(first) : $"{Ranged(first)}, {first.Note}",
             _ => rows.Count == 1 ? first.Note : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right",
         };
     }
 
     /// <summary>A stated level with half its 90 % range: what stands behind every ± of a level.</summary>
-    private static string Ranged(EvidenceRow level) => $"{level.Value:0.#} fm ± {1.645 * level.Sd:0.0}";
+    private static Message Ranged(EvidenceRow level) =>
+        $"{level.Value!.Value.Value:0.#} fm ± {1.645 * level.Sd!.Value:0.0}";
 
     /// <summary>What a part of a level check says, in words: its texts, and how many answers were right.</summary>
-    private static string CheckNote(EvidenceRow first, int right, IReadOnlyList<EvidenceRow> rows)
+    private static Message CheckNote(EvidenceRow first, int right, IReadOnlyList<EvidenceRow> rows)
     {
         if (first.Kind is EvidenceKind.Level)
             return $"{first.Note}, {Ranged(first)}";
-        var (check, titles) = (first.Note.Split(": ")[0], rows.Select(e => e.Note.Split(": ", 2)[^1]).Distinct());
-        return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
+        // A part's evidence is noted as "check: what".
+        var check = first.Note.Values[0].Text ?? "";
+        var whats = rows.Select(e => e.Note.Values[^1])
+            .Distinct()
+            .Select(v => v.Message ?? Message.Verbatim(v.Text ?? ""));
+        return $"{check}: {whats}, {right} of {rows.Count} right";
     }
 
     private static Fathoms LevelOf(string? typed, string? system, LevelChart chart) =>
         LevelLabels.Read(typed ?? "", system ?? LevelLabels.InFathoms, chart) is { OnScale: true } level
             ? level
-            : throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+            : throw Refused.Field("level", $"Enter fathoms or a label of the chosen kind.");
 
     private static async Task<RosterChanged> LeaveOut(
         ClassId classId,
@@ -247,8 +252,12 @@ public static class EvidenceEndpoints
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim();
         new Faults()
-            .If(reason is { Length: 0 or > LongestReason }, "reason", $"Say why, in at most {LongestReason} letters.")
-            .If(request.Ids is not { Count: > 0 and <= 500 }, "ids", "Choose what is left out.")
+            .If(
+                reason is { Length: 0 or > LongestReason },
+                "reason",
+                $"Enter a reason of {LongestReason} letters or fewer."
+            )
+            .If(request.Ids is not { Count: > 0 and <= 500 }, "ids", $"Choose evidence to leave out.")
             .Refuse();
         var yardstick = await roster.Yardstick();
         var made = await changes.Do(
@@ -271,10 +280,10 @@ public static class EvidenceEndpoints
                     ? null
                     : new(
                         new EvidenceChange(readerId, before, null),
-                        reason is null ? $"Took {what} in again" : $"Left {what} out: {reason}"
+                        reason is null ? (Message)$"Included {what}" : $"Left out {what}: {reason}"
                     );
             }
-        ) ?? throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule.");
+        ) ?? throw Refused.Conflict("no-change", $"Nothing changed: it was so already, or a rule leaves it out.");
         return new(made.Id, made.Summary);
     }
 
@@ -291,8 +300,8 @@ public static class EvidenceEndpoints
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim() ?? "";
         new Faults()
-            .If(reason.Length is 0 or > LongestReason, "reason", $"Say why, in at most {LongestReason} letters.")
-            .If(!Sures.Contains(request.Sd), "sd", "Say how sure you are.")
+            .If(reason.Length is 0 or > LongestReason, "reason", $"Enter a reason of {LongestReason} letters or fewer.")
+            .If(!Sures.Contains(request.Sd), "sd", $"Choose how sure you are.")
             .Refuse();
         var yardstick = await roster.Yardstick();
         var level = LevelOf(request.Level, request.System, yardstick.Chart);
@@ -308,7 +317,7 @@ public static class EvidenceEndpoints
                     c,
                     t,
                     readerId,
-                    [EvidenceRow.Level(id, desk.Now, level, request.Sd) with { Note = reason }],
+                    [EvidenceRow.Level(id, desk.Now, level, request.Sd) with { Note = Message.Verbatim(reason) }],
                     desk.Who.Adult
                 );
                 if (written == 0)
@@ -316,7 +325,7 @@ public static class EvidenceEndpoints
                 await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
                 return new(
                     new EvidenceChange(readerId, [], id),
-                    $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}"
+                    $"Judged {reader.GivenName} at {level.Value:0.#} fm: {reason}"
                 );
             }
         );
@@ -336,8 +345,8 @@ public static class EvidenceEndpoints
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim() ?? "";
         new Faults()
-            .If(reason.Length is 0 or > LongestReason, "reason", $"Say why, in at most {LongestReason} letters.")
-            .If(request.Until < await desk.Today(), "until", "Choose today or a later day.")
+            .If(reason.Length is 0 or > LongestReason, "reason", $"Enter a reason of {LongestReason} letters or fewer.")
+            .If(request.Until < await desk.Today(), "until", $"Choose today or a later day.")
             .Refuse();
         var yardstick = await roster.Yardstick();
         var level = LevelOf(request.Level, request.System, yardstick.Chart);
@@ -363,9 +372,9 @@ public static class EvidenceEndpoints
                 await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
                 return new(
                     new EvidenceChange(readerId, [], null, new(request.Id, replaced)),
-                    $"Set {reader.GivenName}’s level to {level.Value:0.0} fm "
-                        + $"{(request.Until is { } day ? $"until {day:d MMM}" : "until the next level check")}: "
-                        + $"{reason}"
+                    request.Until is { } day
+                        ? (Message)$"Set level of {reader.GivenName} to {level.Value:0.0} fm until {day}: {reason}"
+                        : $"Set level of {reader.GivenName} to {level.Value:0.0} fm until the next level check: {reason}"
                 );
             }
         );
@@ -396,7 +405,7 @@ public static class EvidenceEndpoints
                     $"Ended the level set for {reader.GivenName}: the estimate counts again"
                 );
             }
-        ) ?? throw Refused.Conflict("no-change", "No level is set: the estimate counts.");
+        ) ?? throw Refused.Conflict("no-change", $"No level is set. The estimate counts.");
         return new(made.Id, made.Summary);
     }
 

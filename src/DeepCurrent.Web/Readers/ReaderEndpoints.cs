@@ -56,7 +56,7 @@ public sealed record MarkView(
     DateTimeOffset At,
     EvidenceSource What,
     Fathoms Place,
-    string Note,
+    Message Note,
     TicketId? TicketId,
     double? Moved,
     bool LeftOut
@@ -119,7 +119,8 @@ public sealed record ReaderView
 
     public required Fathoms ReachTo { get; init; }
 
-    public required string GradeLabel { get; init; }
+    /// <summary>What the level is called at the school.</summary>
+    public required Message LevelName { get; init; }
 
     public required WordsPerMinute SilentRate { get; init; }
 
@@ -141,7 +142,7 @@ public sealed record ReaderView
 /// <summary>One reader: adding, signing in, and everything known.</summary>
 public static class ReaderEndpoints
 {
-    private const string NameFault = "A name has at most 60 letters, and no signs such as < or > in it.";
+    private static readonly Message NameFault = $"Use 60 letters or fewer, without signs such as < and >.";
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -154,15 +155,15 @@ public static class ReaderEndpoints
 
     private static void Check(NewReaderRequest r) =>
         new Faults()
-            .If(string.IsNullOrWhiteSpace(r.GivenName), "givenName", "Write the reader's given name.")
+            .If(string.IsNullOrWhiteSpace(r.GivenName), "givenName", $"Enter the given name.")
             .If(Names.Fault(Names.Tidy(r.GivenName)) is not null, "givenName", NameFault)
             .If(Names.Fault(Names.Tidy(r.FamilyName)) is not null, "familyName", NameFault)
-            .If(r.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
-            .If(!r.Level.OnScale, "level", "Choose a level between −20 and 100 fm.")
+            .If(r.Grade is < Grades.Lowest or > Grades.Highest, "grade", $"Choose a grade from K to 12.")
+            .If(!r.Level.OnScale, "level", $"Enter a level from −20 to 100 fm.")
             .If(
                 !string.IsNullOrWhiteSpace(r.GuardianMail) && !Mail.HoldsSeveral(r.GuardianMail),
                 "guardianMail",
-                "This is no e-mail address."
+                $"Enter an email address: name@school.org"
             )
             .Refuse();
 
@@ -244,7 +245,7 @@ public static class ReaderEndpoints
             High = r.High,
             ReachFrom = reach.From,
             ReachTo = reach.To,
-            GradeLabel = school.Chart.GradeLabel(r.Depth),
+            LevelName = school.LevelName(r.Depth),
             SilentRate = new(GoalRules.SilentRate(r.Depth, school.Chart)),
             Trail = await keeper.Days(readerId),
             Marks = Marks(evidence, readings),
@@ -284,7 +285,7 @@ public static class ReaderEndpoints
                 r.HandedInAt!.Value,
                 EvidenceSource.Quiz,
                 Placement.OfScore(r.VersionDepth, r.Score!.Value.Value),
-                $"{r.Title}, {r.Score:P0}",
+                $"{r.Title}, {r.Score!.Value.Value * 100:0}%",
                 r.TicketId,
                 r.AfterMean - r.BeforeMean,
                 LeftOut: false
@@ -295,11 +296,11 @@ public static class ReaderEndpoints
         var checks = evidence
             .Where(e => e.PartId is not null)
             .GroupBy(e => e.PartId)
-            .Select(g => Mark([.. g], g.First().Note.Split(": ")[0]));
+            .Select(g => Mark([.. g], Message.Verbatim(g.First().Note.Values[0].Text ?? "")));
         return [.. quizzes.Concat(others).Concat(checks).OrderBy(m => m.At)];
     }
 
-    private static MarkView Mark(IReadOnlyList<EvidenceRow> rows, string note) =>
+    private static MarkView Mark(IReadOnlyList<EvidenceRow> rows, Message note) =>
         new(
             rows[^1].At,
             rows[0].Kind.SourceOf(rows[0].PartId is not null),

@@ -19,7 +19,7 @@ internal sealed record LevelWasSet(LevelSetId Id, LevelSetId? Before);
 
 internal sealed class UndoEvidence() : Undoes<EvidenceChange>(ChangeKind.Evidence, Deed.JudgeLevel)
 {
-    protected override async Task<string> Undo(UndoAt at, EvidenceChange did)
+    protected override async Task<Message> Undo(UndoAt at, EvidenceChange did)
     {
         if (did.Set is not null || did.Ended is not null)
         {
@@ -29,11 +29,11 @@ internal sealed class UndoEvidence() : Undoes<EvidenceChange>(ChangeKind.Evidenc
             if (!back)
                 throw UndoAt.BuiltOn(
                     did.Set is null
-                        ? "Another level has been set since."
-                        : "This level no longer stands: another was set, or a level check has ended it."
+                        ? (Message)$"Another level was set since."
+                        : $"This level no longer counts: another was set, or a level check ended it."
                 );
             await DepthKeeper.Recompute(at.C, at.T, did.ReaderId, at.Yardstick.Year, at.Yardstick.Chart, at.Now);
-            return did.Set is null ? "The level that was set counts again." : "The level is what it was before.";
+            return did.Set is null ? (Message)$"The set level counts again." : $"Restored the earlier level.";
         }
         var undone = did.Stated is { } stated
             ? await DepthKeeper.Remove(at.C, at.T, did.ReaderId, stated, at.Yardstick.Year, at.Yardstick.Chart, at.Now)
@@ -46,6 +46,6 @@ internal sealed class UndoEvidence() : Undoes<EvidenceChange>(ChangeKind.Evidenc
                 at.Yardstick.Chart,
                 at.Now
             ) > 0;
-        return undone ? "The level is worked out as before." : throw UndoAt.BuiltOn("This is no longer there.");
+        return undone ? (Message)$"Restored the evidence." : throw UndoAt.BuiltOn($"This no longer exists.");
     }
 }

@@ -37,20 +37,17 @@ public static class JoinEndpoints
         string given = Names.Tidy(request.GivenName),
             family = Names.Tidy(request.FamilyName);
         if (given.Length == 0 || (Names.Fault(given) ?? Names.Fault(family)) is not null)
-            throw Refused.Field("givenName", "Write your name, in letters.");
+            throw Refused.Field("givenName", $"Enter your name in letters.");
         (ClassId Id, string Name)? found = null;
         if (
             !await limits.Code(http, "join", async () =>
                 (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null
             )
         )
-            throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
+            throw new Refused(404, "no-such-code", $"No class has this code. Ask your teacher to show it again.");
         await limits.Ask(http, "join");
         if (!await members.Ask(request.Id, found!.Value.Id, given, family, desk.Now, MostWaiting))
-            throw Refused.Conflict(
-                "too-many-waiting",
-                "Your teacher has to answer others first. Tell them that you want to join."
-            );
+            throw Refused.Conflict("too-many-waiting", $"Your teacher has many requests. Tell them you want to join.");
     }
 
     /// <summary>Whoever asked as a new reader of the school, in the class.</summary>
@@ -83,10 +80,10 @@ public static class JoinEndpoints
         if (!decision.Accept)
         {
             await members.Decide(joiningId, classId, null, desk.Now);
-            return new(null, $"{asked.GivenName} was not taken in");
+            return new(null, $"Declined {asked.GivenName}");
         }
         if (decision.Grade is < Grades.Lowest or > Grades.Highest)
-            throw Refused.Field("grade", "Choose a grade from K to 12.");
+            throw Refused.Field("grade", $"Choose a grade from K to 12.");
         ChangeSet steps;
         ReaderId readerId;
         if (decision.SameAs is { } known)
@@ -98,7 +95,7 @@ public static class JoinEndpoints
             if (others > 0)
             {
                 await members.Decide(joiningId, classId, known, desk.Now);
-                return new(null, $"Asked for {reader.FullName}", others);
+                return new(null, $"Requested {reader.FullName}", others);
             }
         }
         else
@@ -109,7 +106,7 @@ public static class JoinEndpoints
             roster,
             steps,
             classId,
-            $"Took {asked.GivenName} {asked.FamilyName} in by the class code".Replace("  ", " ")
+            $"Approved {$"{asked.GivenName} {asked.FamilyName}".TrimEnd()}, who joined with the class code"
         );
         await members.Decide(joiningId, classId, readerId, desk.Now);
         return done;

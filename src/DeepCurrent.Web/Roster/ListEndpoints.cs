@@ -35,7 +35,7 @@ public sealed record ListRequest(IReadOnlyList<ListRowView> Rows, string LevelSy
 /// <param name="LevelSystem">What the level column's heading says its numbers are; empty if it says nothing.</param>
 public sealed record ReadListView(
     string Kind,
-    IReadOnlyList<string> Notes,
+    IReadOnlyList<Message> Notes,
     bool HasHeading,
     IReadOnlyList<string> Headings,
     IReadOnlyList<ListField> Fields,
@@ -44,7 +44,7 @@ public sealed record ReadListView(
     IReadOnlyList<ListRowView> Rows
 );
 
-public sealed record CellProblemView(string Column, string Reason, bool Stops);
+public sealed record CellProblemView(string Column, Message Reason, bool Stops);
 
 public sealed record TwinView(ReaderId ReaderId, string Name, int Grade, string Where);
 
@@ -115,7 +115,7 @@ public static class ListEndpoints
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
         if (body.Length == 0)
-            throw Refused.Field("file", "There is nothing in this file.");
+            throw Refused.Field("file", $"This file is empty.");
         var table = await Untrusted.Read(() => TableFile.Read(body.ToArray()), request.HttpContext.RequestAborted);
         var chart = (await desk.School()).Chart;
         var found = ListColumns.Recognise(table.Rows, chart);
@@ -181,14 +181,15 @@ public static class ListEndpoints
         var (result, place) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: false);
         var (allowed, asked) = await roster.AskFor(result.Change, classId);
         var done = View(result, asked);
-        var parts = new[] { (done.New, "added"), (done.Joins, "joined"), (done.Changed, "changed") }
-            .Where(p => p.Item1 > 0)
-            .Select(p => $"{p.Item1} {p.Item2}");
-        var change = await roster.Apply(
-            allowed,
-            classId,
-            $"List of readers for {place.Name}: {string.Join(", ", parts)}"
-        );
+        var parts = new (int N, Message Said)[]
+        {
+            (done.New, $"{done.New} added"),
+            (done.Joins, $"{done.Joins} joined"),
+            (done.Changed, $"{done.Changed} changed"),
+        }
+            .Where(p => p.N > 0)
+            .Select(p => p.Said);
+        var change = await roster.Apply(allowed, classId, $"Saved a list of readers in {place.Name}: {parts}");
         // What is left to be put right is what is left of the draft, whatever becomes of the page that asked.
         var kept = request.Rows.Where((_, i) => result.Rows[i].Fate is RowFate.Question or RowFate.Stopped).ToList();
         await members.KeepDraft(
@@ -229,7 +230,7 @@ public static class ListEndpoints
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var rows = request.Rows ?? [];
         if (rows.Count > TableFile.MostRows)
-            throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
+            throw Refused.Field("rows", $"A list can have {TableFile.MostRows} rows at most.");
         List<ListRow> list = [.. rows.Select(Row)];
         var meant = new ListMeaning(list);
         var state = await rosters.LoadFor(place.SchoolId, classId, meant.Holds);
@@ -309,7 +310,7 @@ public static class ListEndpoints
         await desk.Class(classId, Deed.ChangeRoster);
         var rows = request.Rows ?? [];
         if (rows.Count > TableFile.MostRows)
-            throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
+            throw Refused.Field("rows", $"A list can have {TableFile.MostRows} rows at most.");
         await members.KeepDraft(
             classId,
             desk.Who.Adult,
@@ -340,12 +341,12 @@ public static class ListEndpoints
                 ],
             ],
             [
-                "Write one reader a row over the example. Only the name is needed; everything else may stay empty.",
+                "Enter one reader per row over the example. Only the name is required.",
                 "Grade: K to 12, or a label of the school's level chart.",
                 "Level: fathoms (31 fm), a grade (grade 3), a school year (Year 4), an age (age 8), or one of "
                     + "the school's own labels.",
-                "Class: empty for the class you add to, or the name of another class of yours.",
-                "Id: your own number for the reader, if you have one. With it, a changed name is still known.",
+                "Class: empty for the class you add to, or the name of another of your classes.",
+                "ID: your own number for the reader (optional). With it, a changed name is still recognised.",
             ]
         );
         return Results.File(file, Xlsx, "readers-template.xlsx");

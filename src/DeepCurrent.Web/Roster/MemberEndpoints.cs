@@ -126,7 +126,7 @@ public sealed record SeenDetails(
 public sealed record SecretRequest(SecretKind? Kind, string? Secret);
 
 /// <param name="ChangeId">To take it back by; null where nothing had to be done.</param>
-public sealed record RosterChanged(ChangeId? ChangeId, string Sentence, int Asked = 0);
+public sealed record RosterChanged(ChangeId? ChangeId, Message Sentence, int Asked = 0);
 
 /// <summary>The readers of a class: who is in it, and whatever happens to them during the year.</summary>
 public static class MemberEndpoints
@@ -281,7 +281,7 @@ public static class MemberEndpoints
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var readers = await rosters.Readers(request.ReaderIds ?? [], place.SchoolId);
         if (readers.Count == 0)
-            throw Refused.Field("readerIds", "Choose at least one reader of the school.");
+            throw Refused.Field("readerIds", $"Choose at least one reader of the school.");
         var (steps, asked) = await roster.AskFor(
             RosterMoves.Enrol(
                 readers,
@@ -297,7 +297,7 @@ public static class MemberEndpoints
             roster,
             steps,
             classId,
-            taken.Count == 0 ? $"Asked for {Counted.Readers(asked)}" : $"Added {People(taken)} to {place.Name}"
+            taken.Count == 0 ? (Message)$"Requested {Counted.Readers(asked)}" : $"Added {People(taken)} to {place.Name}"
         ) with
         {
             Asked = asked,
@@ -319,7 +319,7 @@ public static class MemberEndpoints
             e => e.ClassId == classId,
             await desk.Today()
         );
-        return await Done(roster, steps, classId, $"Took {People(readers)} out of {place.Name}");
+        return await Done(roster, steps, classId, $"Removed {People(readers)} from {place.Name}");
     }
 
     private static async Task<RosterChanged> Move(
@@ -341,7 +341,7 @@ public static class MemberEndpoints
             || to.Id == classId
             || readers.Any(r => !enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null))
         )
-            throw Refused.Field("readerIds", "Choose readers of this class, and another class.");
+            throw Refused.Field("readerIds", $"Choose readers in this class and another class.");
         var steps = RosterMoves.Move(readers, enrolments, classId, to.Id, await desk.Today(), EnrolmentId.New);
         return await Done(roster, steps, classId, $"Moved {People(readers)} from {place.Name} to {to.Name}");
     }
@@ -360,7 +360,7 @@ public static class MemberEndpoints
         {
             Readers = [new(reader, reader with { Left = true })],
         };
-        return await Done(roster, steps, classId, $"{reader.FullName} has left the school");
+        return await Done(roster, steps, classId, $"Marked {reader.FullName} as left");
     }
 
     private static async Task<RosterChanged> Bulk(
@@ -381,9 +381,9 @@ public static class MemberEndpoints
             .. readers.Where(r => enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null)),
         ];
         new Faults()
-            .If(readers.Count == 0, "readerIds", "Choose at least one reader of this class.")
-            .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
-            .If(request.Supports is { Holds: false }, "supports", "More time lies between 100 and 300 percent.")
+            .If(readers.Count == 0, "readerIds", $"Choose at least one reader of this class.")
+            .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", $"Choose a grade from K to 12.")
+            .If(request.Supports is { Holds: false }, "supports", $"Enter 100 to 300%.")
             .Refuse();
         var level = LevelOf(request, school.Chart);
         var chance = Secrets.Chance();
@@ -397,16 +397,16 @@ public static class MemberEndpoints
             ],
             Levels = level is { } depth ? [.. readers.Select(r => Stated(r.Id, depth, desk.Now))] : [],
         };
-        var what = new[]
+        var what = new (bool, Message)[]
         {
-            (request.Grade is not null, "grade"),
-            (level is not null, "level"),
-            (request.Supports is not null, "supports"),
-            (request.SecretKind is not null || request.NewSecrets, "secret"),
+            (request.Grade is not null, $"grade"),
+            (level is not null, $"level"),
+            (request.Supports is not null, $"supports"),
+            (request.SecretKind is not null || request.NewSecrets, $"secret"),
         }
             .Where(x => x.Item1)
             .Select(x => x.Item2);
-        return await Done(roster, steps, classId, $"Changed the {string.Join(" and ", what)} of {People(readers)}");
+        return await Done(roster, steps, classId, $"Changed {what} of {People(readers)}");
     }
 
     private static Step<StatedLevel> Stated(ReaderId reader, Core.Depth.Fathoms depth, DateTimeOffset now) =>
@@ -419,7 +419,7 @@ public static class MemberEndpoints
         var system = request.LevelSystem ?? Core.Depth.LevelLabels.InFathoms;
         return Core.Depth.LevelLabels.Read(request.Level, system, chart) is { OnScale: true } level
             ? level
-            : throw Refused.Field("level", "This level is in none of the school's label systems.");
+            : throw Refused.Field("level", $"Enter a level in fathoms or one of the school’s labels.");
     }
 
     private static RosterReader Changed(RosterReader r, BulkRequest request, Secrets secrets, Random chance)
@@ -453,12 +453,16 @@ public static class MemberEndpoints
         var mail = Mail.Several(request.GuardianMail);
         var details = request.Details ?? ReaderDetails.None;
         new Faults()
-            .If(given.Length == 0, "givenName", "Write the reader's given name.")
+            .If(given.Length == 0, "givenName", $"Enter the given name.")
             .Of("givenName", Names.Fault(given))
             .Of("familyName", Names.Fault(family))
-            .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
-            .If(mail is not null && !Mail.HoldsSeveral(mail), "guardianMail", "This is no e-mail address.")
-            .If(!request.Supports.Holds, "moreTime", "More time lies between 100 and 300 percent.")
+            .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", $"Choose a grade from K to 12.")
+            .If(
+                mail is not null && !Mail.HoldsSeveral(mail),
+                "guardianMail",
+                $"Enter an email address: name@school.org"
+            )
+            .If(!request.Supports.Holds, "moreTime", $"Enter 100 to 300%.")
             .Of(details.Faults().Select(f => (f.Detail.ToString(), f.Reason)))
             .Refuse();
         Unchanged(reader, request.Before);
@@ -487,8 +491,7 @@ public static class MemberEndpoints
         )
             throw Refused.Conflict(
                 "stale",
-                $"Somebody has changed this reader meanwhile: now {reader.FullName}, grade {reader.Grade}. "
-                    + "Close this and look again."
+                $"Someone else changed this reader: now {reader.FullName}, grade {reader.Grade}. Close this and open it again."
             );
     }
 
@@ -505,7 +508,7 @@ public static class MemberEndpoints
         await desk.Class(classId, Deed.ChangeRoster);
         var (reader, _) = await Member(classId, readerId, desk, rosters);
         if (request.Kind is not { } kind)
-            throw Refused.Field("kind", "Choose pictures, a code or a password.");
+            throw Refused.Field("kind", $"Choose pictures, a code or a password.");
         var secret = string.IsNullOrWhiteSpace(request.Secret)
             ? Core.Readers.SignInRules.NewSecret(kind, Secrets.Chance())
             : Core.Readers.SignInRules.Typed(kind, request.Secret);
@@ -537,14 +540,14 @@ public static class MemberEndpoints
         RosterDesk roster,
         ChangeSet steps,
         ClassId? classId,
-        string sentence
+        Message sentence
     ) => new(await roster.Apply(steps, classId, sentence), sentence);
 
-    private static string People(IReadOnlyList<RosterReader> readers) =>
+    private static Message People(IReadOnlyList<RosterReader> readers) =>
         readers.Count switch
         {
-            1 => readers[0].FullName,
+            1 => $"{readers[0].FullName}",
             2 => $"{readers[0].FullName} and {readers[1].FullName}",
-            _ => $"{readers[0].FullName} and {readers.Count - 1} others",
+            _ => $"{readers[0].FullName} and {readers.Count - 1:count} others",
         };
 }

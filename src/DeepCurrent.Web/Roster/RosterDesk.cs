@@ -25,7 +25,7 @@ public sealed class RosterDesk(
 
     public async Task<YearCalendar> Year() =>
         await schools.CurrentYear(desk.Who.SchoolId, await desk.Today())
-        ?? throw Refused.Conflict("no-school-year", "No school year has begun yet. A school lead can add one.");
+        ?? throw Refused.Conflict("no-school-year", $"No school year has started yet. A school lead can add one.");
 
     /// <summary>Free names, new secrets and codes. With <paramref name="pretend"/>, secrets are not made: they cost
     /// time and a preview shows none.</summary>
@@ -72,7 +72,7 @@ public sealed class RosterDesk(
     public async Task<ChangeId?> Apply(
         ChangeSet steps,
         ClassId? classId,
-        string summary,
+        Message summary,
         Func<NpgsqlConnection, NpgsqlTransaction, ChangeId, Task>? with = null
     )
     {

@@ -43,17 +43,19 @@ public static class TakingInEndpoints
         if (!decision.Accept)
         {
             await store.Decide(takingInId, accepted: false, desk.Who.Adult, desk.Now);
-            return new(null, $"{name} stays where they are");
+            return new(null, $"Declined the request for {name}");
         }
         var steps = await Steps(asked, decision.Move, own, desk, rosters);
         var change = await roster.Apply(
             steps,
             asked.ClassId,
-            $"{(decision.Move ? "Moved" : "Added")} {name} to {asked.Class}, as {asked.AskedBy} asked",
+            decision.Move
+                ? (Message)$"Moved {name} to {asked.Class}, as {asked.AskedBy} requested"
+                : $"Added {name} to {asked.Class}, as {asked.AskedBy} requested",
             async (c, t, _) =>
             {
                 if (!await TakingInStore.Decide(c, t, takingInId, accepted: true, desk.Who.Adult, desk.Now))
-                    throw Refused.Conflict("answered", "Someone has answered this already.");
+                    throw Refused.Conflict("answered", $"Someone has answered this already.");
             }
         );
         return new(change, $"{name} is in {asked.Class} now");

@@ -19,9 +19,6 @@ public sealed record MergeRequest(ReaderId OtherId);
 /// <param name="Name">The reader's whole name, typed to be sure.</param>
 public sealed record DeleteRequest(string Name);
 
-/// <summary>What goes when a reader is deleted.</summary>
-public sealed record GoesAlong(string What, int Count);
-
 public sealed record TransferRequest(ReaderId ReaderId, SchoolId ToSchoolId);
 
 public sealed record TransferDecision(bool Take);
@@ -46,7 +43,7 @@ public static class RecordEndpoints
         {
             await desk.Lead();
             await desk.Reader(readerId, Deed.SeeReader);
-            return (await records.Counted(readerId)).Select(x => new GoesAlong(x.What, x.Count)).ToList();
+            return await records.Counted(readerId);
         });
         api.MapPost("/readers/{readerId:guid}/delete", Delete);
         api.MapGet("/school/transfers", Transfers);
@@ -95,7 +92,14 @@ public static class RecordEndpoints
     {
         await desk.Lead();
         var reader = await desk.Reader(readerId, Deed.SeeReader);
-        await looks.Add(desk.Who.SchoolId, desk.Who.Adult, desk.Now, LookKind.RecordExported, readerId, "");
+        await looks.Add(
+            desk.Who.SchoolId,
+            desk.Who.Adult,
+            desk.Now,
+            LookKind.RecordExported,
+            readerId,
+            Message.Nothing
+        );
         return (reader, await records.Whole(readerId, desk.Who.SchoolId));
     }
 
@@ -110,8 +114,8 @@ public static class RecordEndpoints
         var kept = await desk.Reader(readerId, Deed.ChangeRoster);
         var other = await desk.Reader(request.OtherId, Deed.ChangeRoster);
         if (kept.Id == other.Id)
-            throw Refused.Field("otherId", "Choose two different readers.");
-        var sentence = $"Merged {other.UserName} into {kept.GivenName} {kept.FamilyName}".TrimEnd();
+            throw Refused.Field("otherId", $"Choose two different readers.");
+        Message sentence = $"Merged {other.UserName} into {$"{kept.GivenName} {kept.FamilyName}".TrimEnd()}";
         return new(
             await merges.Merge(
                 kept.Id,
@@ -135,7 +139,7 @@ public static class RecordEndpoints
         await desk.Lead();
         var reader = await rosters.Reader(readerId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         if (Names.Key(request.Name ?? "", "") != Names.Key(reader.FullName, ""))
-            throw Refused.Field("name", "Type the reader's whole name, as it stands above.");
+            throw Refused.Field("name", $"Type the reader’s full name as shown above.");
         var files = new Dictionary<ImportId, byte[]>();
         foreach (var (id, body) in await records.RosterFiles(desk.Who.SchoolId))
         {
@@ -179,7 +183,7 @@ public static class RecordEndpoints
                 desk.Now
             )
         )
-            throw Refused.Conflict("cannot-offer", "This reader is on offer already, or there is no such school.");
+            throw Refused.Conflict("cannot-offer", $"This reader is already offered, or the school was not found.");
     }
 
     private static async Task Decide(

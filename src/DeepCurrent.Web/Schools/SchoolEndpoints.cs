@@ -35,9 +35,14 @@ public sealed record SchoolView
 
     public required bool GuardiansAllowed { get; init; }
 
-    public required string LetterTitle { get; init; }
+    /// <summary>The label system levels are named in.</summary>
+    public required string LevelSystem { get; init; }
 
-    public required string LetterBody { get; init; }
+    /// <summary>One in each language the product speaks.</summary>
+    public required IReadOnlyList<SchoolLetter> Letters { get; init; }
+
+    /// <summary>The label systems levels can be named in.</summary>
+    public required IReadOnlyList<string> LevelSystems { get; init; }
 
     public required IReadOnlyList<string> LetterMarks { get; init; }
 
@@ -67,9 +72,11 @@ public sealed record SchoolRequest
 
     public required bool GuardiansAllowed { get; init; }
 
-    public required string LetterTitle { get; init; }
+    /// <summary>The label system levels are named in.</summary>
+    public required string LevelSystem { get; init; }
 
-    public required string LetterBody { get; init; }
+    /// <summary>One in each language the product speaks.</summary>
+    public required IReadOnlyList<SchoolLetter> Letters { get; init; }
 
     public required int Version { get; init; }
 }
@@ -79,7 +86,7 @@ public sealed record ChartRow(string Label, string SchoolYear, string Ages, Fath
 public sealed record ChartRequest(IReadOnlyList<string> OwnColumns, IReadOnlyList<ChartRow> Rows, int Version);
 
 /// <param name="Sentences">What would change, for people.</param>
-public sealed record ChartEffect(int Readers, IReadOnlyList<string> Sentences);
+public sealed record ChartEffect(int Readers, IReadOnlyList<Message> Sentences);
 
 public sealed record ChartView(IReadOnlyList<string> OwnColumns, IReadOnlyList<ChartRow> Rows, bool Usual, int Version);
 
@@ -118,10 +125,8 @@ public static class SchoolEndpoints
         });
     }
 
-    private static SchoolView View(School s)
-    {
-        var letter = s.Letter is null ? LetterWords.Usual : Database.FromJson<LetterWords>(s.Letter);
-        return new()
+    private static SchoolView View(School s) =>
+        new()
         {
             Name = s.Name,
             TimeZone = s.TimeZone,
@@ -133,19 +138,18 @@ public static class SchoolEndpoints
             CodesTo = s.CodesTo,
             SurnamesOnCards = s.SurnamesOnCards,
             GuardiansAllowed = s.GuardiansAllowed,
-            LetterTitle = letter.Title,
-            LetterBody = letter.Body,
+            LevelSystem = s.LevelSystem,
+            LevelSystems = LevelLabels.Systems(s.Chart),
+            Letters = SchoolLetters.All(s),
             LetterMarks = LetterWords.Marks,
             Version = s.Version,
         };
-    }
 
     private static async Task<SchoolView> Change(SchoolRequest r, Desk desk, SchoolStore schools)
     {
         var school = await desk.Lead();
         var name = Names.Tidy(r.Name);
-        var letter = new LetterWords((r.LetterTitle ?? "").Trim(), (r.LetterBody ?? "").Trim());
-        Check(r, name, letter);
+        Check(r, name, school);
         var next = school with
         {
             Name = name,
@@ -158,45 +162,38 @@ public static class SchoolEndpoints
             CodesTo = r.CodesTo,
             SurnamesOnCards = r.SurnamesOnCards,
             GuardiansAllowed = r.GuardiansAllowed,
-            Letter = letter == LetterWords.Usual ? null : Database.ToJson(letter),
+            LevelSystem = r.LevelSystem,
+            Letters = SchoolLetters.Kept(r.Letters),
             Version = r.Version,
         };
         await Write(schools, next);
         return View(next with { Version = r.Version + 1 });
     }
 
-    private static void Check(SchoolRequest r, string name, LetterWords letter) =>
-        new Faults()
-            .If(name.Length is 0 or > 120, "name", "Give the school a name of at most 120 letters.")
-            .If(!SchoolClock.Knows(r.TimeZone), "timeZone", "This is not a time zone, such as Europe/London.")
-            .If(r.PassingScore is not (> 0 and < 1), "passingScore", "The passing score lies between 1 and 99 percent.")
+    private static void Check(SchoolRequest r, string name, School school)
+    {
+        var faults = new Faults()
+            .If(name.Length is 0 or > 120, "name", $"Enter a school name of 120 letters or fewer.")
+            .If(!SchoolClock.Knows(r.TimeZone), "timeZone", $"This is not a time zone, such as Europe/London.")
+            .If(r.PassingScore is not (> 0 and < 1), "passingScore", $"Enter 1 to 99%.")
             .If(
                 !(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1),
                 "zoneLow",
-                "The lower cut point must be below the upper, both between 1 and 99 percent."
+                $"Enter 1 to 99%, the lower one below the upper."
             )
-            .If(r.MinutesADay is < 1 or > 240, "minutesADay", "Choose 1 to 240 minutes.")
+            .If(r.MinutesADay is < 1 or > 240, "minutesADay", $"Choose 1 to 240 minutes.")
             .If(
                 r.PicturesTo is < -1 or > Grades.Highest || r.CodesTo < r.PicturesTo || r.CodesTo > Grades.Highest,
                 "codesTo",
-                "Codes come after pictures: choose a grade at or above the last that uses pictures."
+                $"Codes come after pictures. Choose a grade at or above the last one with pictures."
             )
             .If(
-                letter.Title.Length is 0 or > LetterWords.LongestTitle,
-                "letterTitle",
-                $"Give the letter a title of at most {LetterWords.LongestTitle} letters."
-            )
-            .If(
-                letter.Body.Length is 0 or > LetterWords.LongestBody,
-                "letterBody",
-                $"Write a letter of at most {LetterWords.LongestBody:N0} letters."
-            )
-            .If(
-                !letter.Body.Contains("{code}", StringComparison.Ordinal),
-                "letterBody",
-                "The letter needs {code}: without it nobody can register."
-            )
-            .Refuse();
+                !LevelLabels.Systems(school.Chart).Contains(r.LevelSystem),
+                "levelSystem",
+                $"Choose one of the school’s labels."
+            );
+        SchoolLetters.Check(faults, r.Letters ?? []).Refuse();
+    }
 
     private static ChartView ChartOf(School school) =>
         new(
@@ -216,30 +213,26 @@ public static class SchoolEndpoints
             .Chart.Rows.Zip(next.Rows)
             .Where(p => p.First.Depth != p.Second.Depth)
             .Select(p =>
-                $"The end of grade {p.Second.GradeLabel} moves from {p.First.Depth.Value:0.#} to "
-                + $"{p.Second.Depth.Value:0.#} fm."
+                (Message)
+                    $"The end of grade {p.Second.GradeLabel} moves from {p.First.Depth.Value:0.#} to {p.Second.Depth.Value:0.#} fm."
             )
             .ToList();
-        List<string> sentences = [.. rows];
+        List<Message> sentences = [.. rows];
         if (rows.Count > 0)
         {
             sentences.Add(
                 other == 0
-                    ? "No reader falls into another grade."
-                    : $"{other} of {depths.Count} readers fall into another grade than before. Their depth does "
-                        + "not change."
+                    ? (Message)$"No reader’s level gets another grade."
+                    : $"{other} of {depths.Count:count} readers get another grade than before. Their depth does not change."
             );
-            sentences.Add(
-                "New readers start from the new chart, and growth and goals are reckoned with it from the next "
-                    + "reading on."
-            );
+            sentences.Add($"New readers start from the new chart. Growth and goals use it from the next reading.");
         }
         foreach (var gone in school.Chart.OwnColumns.Except(next.OwnColumns))
-            sentences.Add($"The column “{gone}” goes away with its labels.");
+            sentences.Add($"The column “{gone}” and its labels are removed.");
         foreach (var added in next.OwnColumns.Except(school.Chart.OwnColumns))
-            sentences.Add($"The column “{added}” is shown wherever a level is chosen.");
+            sentences.Add($"The column “{added}” appears wherever a level is chosen.");
         if (sentences.Count == 0)
-            sentences.Add("Only labels change, or nothing at all.");
+            sentences.Add($"No depth changes.");
         return new(other, sentences);
     }
 
@@ -269,14 +262,14 @@ public static class SchoolEndpoints
             )
             .ToList();
         if (rows.Any(x => !x.Depth.OnScale))
-            throw Refused.Field("rows", "Depths lie between −20 and 100 fm.");
+            throw Refused.Field("rows", $"Enter depths from −20 to 100 fm.");
         try
         {
             return new LevelChart(rows, columns);
         }
         catch (ArgumentException)
         {
-            throw Refused.Field("rows", "Each grade must be deeper than the one before it.");
+            throw Refused.Field("rows", $"Each grade must be deeper than the one before.");
         }
     }
 
@@ -287,31 +280,28 @@ public static class SchoolEndpoints
                     || columns.Any(c => c.Length is 0 or > LongestLabel)
                     || columns.Distinct(StringComparer.OrdinalIgnoreCase).Count() < columns.Count,
                 "ownColumns",
-                $"At most {MostColumns} columns, each with a name of its own of at most {LongestLabel} letters."
+                $"Use at most {MostColumns} columns, each with its own name of {LongestLabel} letters or fewer."
             )
             .If(
                 columns.Any(c => LevelLabels.Systems(LevelChart.Default).Contains(c, StringComparer.OrdinalIgnoreCase)),
                 "ownColumns",
-                "This name is one of the usual systems. Choose another."
+                $"This name is already in use. Choose another."
             )
             .If(
                 r.Rows is not { Count: Grades.Highest + 1 },
                 "rows",
-                "The chart has one row for each grade from K to 12."
+                $"The chart has one row for each grade from K to 12."
             )
             .Refuse();
 
     private static string Label(string? text) =>
         Names.Tidy(text) is { Length: <= LongestLabel } label
             ? label
-            : throw Refused.Field("rows", $"A label has at most {LongestLabel} letters.");
+            : throw Refused.Field("rows", $"Use {LongestLabel} letters or fewer.");
 
     private static async Task Write(SchoolStore schools, School next)
     {
         if (!await schools.Change(next))
-            throw Refused.Conflict(
-                "stale",
-                "Somebody has changed the school's choices meanwhile. Load the page again and repeat what you did."
-            );
+            throw Refused.Conflict("stale", $"Someone else changed these choices. Reload the page and try again.");
     }
 }

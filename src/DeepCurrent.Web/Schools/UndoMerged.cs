@@ -7,8 +7,8 @@ namespace DeepCurrent.Web.Schools;
 
 internal sealed class UndoMerged() : Undoes<Merged>(ChangeKind.Merged, Deed.ChangeRoster)
 {
-    protected override async Task<string> Undo(UndoAt at, Merged did) =>
+    protected override async Task<Message> Undo(UndoAt at, Merged did) =>
         await MergeStore.Undo(at.C, at.T, did, at.Yardstick, at.Now)
-            ? "They are two readers again."
-            : throw UndoAt.BuiltOn("One of the two has been merged again since. Undo that first.");
+            ? (Message)$"Separated the two readers."
+            : throw UndoAt.BuiltOn($"One of the two has been merged again since. Undo that first.");
 }

@@ -96,7 +96,7 @@ public static class YearEndpoints
         if (await years.Change(year) is { } held)
             throw Refused.Conflict(
                 "term-has-goals",
-                $"Readers have goals in {held}, so it cannot be taken away. Change its dates instead."
+                $"Readers have goals in {held}, so it cannot be removed. Change its dates instead."
             );
         return View(year);
     }
@@ -115,8 +115,7 @@ public static class YearEndpoints
             roster,
             steps,
             null,
-            $"Rolled {view.From} over to {view.To}: {Counted.Of(view.Classes.Count, "class", "classes")}, "
-                + $"{Counted.Of(view.Up, "reader", "readers")} a grade up"
+            $"Rolled {view.From} over to {view.To}: moved up {Counted.Of(RosterKind.Classes, view.Classes.Count)} and {Counted.Readers(view.Up)}"
         );
     }
 
@@ -134,7 +133,7 @@ public static class YearEndpoints
         YearCalendar from = await Year(yearId, desk, years),
             to = await Year(request.ToYearId, desk, years);
         if (to.FirstDay <= from.LastDay)
-            throw Refused.Field("toYearId", "Choose a year that begins after this one ends.");
+            throw Refused.Field("toYearId", $"Choose a year that starts after this one ends.");
         var state = await rosters.Load(school.Id);
         var steps = RollOver.Plan(
             state,
@@ -142,7 +141,7 @@ public static class YearEndpoints
             await roster.Makers(pretend)
         );
         if (steps.Steps == 0)
-            throw Refused.Conflict("nothing-to-roll", $"{from.Name} has no open class.");
+            throw Refused.Conflict("nothing-to-roll", $"{from.Name} has no class to move up.");
         var sizes = steps
             .Enrolments.Where(s => s.Before is not null)
             .GroupBy(s => s.Before!.ClassId)
@@ -166,15 +165,15 @@ public static class YearEndpoints
         var off = (r.DaysOff ?? []).Distinct().Order().ToList();
         var outside = off.FirstOrDefault(d => d < r.FirstDay || d > r.LastDay);
         var faults = new Faults()
-            .If(name.Length is 0 or > 40, "name", "Give the year a name of at most 40 letters.")
+            .If(name.Length is 0 or > 40, "name", $"Enter a year name of 40 letters or fewer.")
             .If(
                 r.LastDay <= r.FirstDay.AddDays(60) || r.LastDay >= r.FirstDay.AddDays(400),
                 "lastDay",
-                "The school year must end two to thirteen months after it begins."
+                $"The school year must end two to thirteen months after it starts."
             )
-            .If(terms.Count is 0 or > MostTerms, "terms", $"A year has 1 to {MostTerms} terms.")
-            .If(off.Count > MostDaysOff, "daysOff", $"At most {MostDaysOff} days off.")
-            .If(outside != default, "daysOff", $"{outside:d MMMM yyyy} does not lie in the school year.");
+            .If(terms.Count is 0 or > MostTerms, "terms", $"Use 1 to {MostTerms} terms.")
+            .If(off.Count > MostDaysOff, "daysOff", $"Use {MostDaysOff} days off or fewer.")
+            .If(outside != default, "daysOff", $"{outside} is outside the school year.");
         Terms(r, terms, faults);
         faults.Refuse();
         var others = await years.Of(desk.Who.SchoolId);
@@ -197,13 +196,13 @@ public static class YearEndpoints
         foreach (var t in terms)
         {
             faults
-                .If(Names.Tidy(t.Name).Length is 0 or > 40, "terms", "Give each term a name of at most 40 letters.")
-                .If(t.LastDay < t.FirstDay, "terms", $"{t.Name} ends before it begins.")
                 .If(
-                    t.FirstDay < r.FirstDay || t.LastDay > r.LastDay,
+                    Names.Tidy(t.Name).Length is 0 or > 40,
                     "terms",
-                    $"{t.Name} does not lie in the school year."
+                    $"Enter a name of 40 letters or fewer for each term."
                 )
+                .If(t.LastDay < t.FirstDay, "terms", $"{t.Name} ends before it starts.")
+                .If(t.FirstDay < r.FirstDay || t.LastDay > r.LastDay, "terms", $"{t.Name} is outside the school year.")
                 .If(t.FirstDay <= before?.LastDay, "terms", $"{before?.Name} and {t.Name} overlap.");
             before = t;
         }

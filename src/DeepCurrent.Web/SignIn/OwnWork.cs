@@ -13,7 +13,7 @@ public sealed class OwnWork(RequestDelegate next)
             ? throw new Refused(
                 StatusCodes.Status401Unauthorized,
                 "signed-out",
-                "Someone else is signed in on this device. Sign in again to continue."
+                $"Someone else is signed in on this device. Sign in again to continue."
             )
             : next(http);
 }

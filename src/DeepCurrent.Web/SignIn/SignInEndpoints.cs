@@ -5,6 +5,7 @@ using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
@@ -33,7 +34,8 @@ public sealed record SessionView(
     string Token,
     IReadOnlyList<ClassHead> Classes,
     HandedOver? HandedOver,
-    Supports? Supports
+    Supports? Supports,
+    Language? Language
 );
 
 public sealed record AdultSignIn(string UserName, string Password);
@@ -60,8 +62,8 @@ public sealed record FirstRunRequest(
 /// <summary>What an adult's password must be; said before they type.</summary>
 public static partial class PasswordRules
 {
-    public const string Sentence = "Use 10 to 200 characters; a few words are best.";
-    public const string UserNameSentence = "Use 2 to 60 letters, digits, points or dashes.";
+    public static readonly Message Sentence = $"Use 10 to 200 characters. A few words work well.";
+    public static readonly Message UserNameSentence = $"Use 2 to 60 letters, digits, points or dashes.";
 
     public static bool IsUserName(string? name) => name is not null && UserName().IsMatch(name);
 
@@ -71,13 +73,13 @@ public static partial class PasswordRules
     public static bool Holds(string? password) => FaultOf(password) is null;
 
     /// <summary>What is wrong with a password, in a sentence; null if nothing is.</summary>
-    public static string? FaultOf(string? password, params IEnumerable<string> names) =>
+    public static Message? FaultOf(string? password, params IEnumerable<string> names) =>
         Passwords.FaultOf(password, names) switch
         {
             PasswordFault.None => null,
-            PasswordFault.Common => "Many people use this password. Choose a few words of your own.",
-            PasswordFault.Repeating => "This repeats or counts up. Choose a few words of your own.",
-            PasswordFault.Name => "This is little more than a name. Choose a few words of your own.",
+            PasswordFault.Common => $"Many people use this password. Choose a few words of your own.",
+            PasswordFault.Repeating => $"This repeats or counts up. Choose a few words of your own.",
+            PasswordFault.Name => $"This is little more than a name. Choose a few words of your own.",
             _ => Sentence,
         };
 }
@@ -108,6 +110,7 @@ public static class SignInEndpoints
         Desk desk,
         SchoolStore schools,
         RosterStore rosters,
+        GuardianStore guardians,
         IAntiforgery antiforgery,
         IDataProtectionProvider protection,
         HttpContext http
@@ -116,6 +119,11 @@ public static class SignInEndpoints
         var token = antiforgery.GetAndStoreTokens(http).RequestToken!;
         var who = desk.Who;
         var handed = ReadHanded(http, protection);
+        var reader = who.Role == Role.Reader ? await rosters.Reader(who.Reader, who.SchoolId) : null;
+        var home =
+            who.Role == Role.Guardian
+                ? await guardians.HomeLanguage(who.Adult)
+                : reader?.Details[ReaderDetail.HomeLanguage];
         return new(
             who.Role == Role.Nobody ? null : who.Id,
             who.Role,
@@ -126,7 +134,8 @@ public static class SignInEndpoints
             token,
             who.Role == Role.Teacher ? await schools.Classes(who.Adult) : [],
             handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
-            who.Role == Role.Reader ? (await rosters.Reader(who.Reader, who.SchoolId))?.Supports : null
+            reader?.Supports,
+            home is { Length: > 0 } ? Languages.Of(home) : null
         );
     }
 
@@ -147,12 +156,12 @@ public static class SignInEndpoints
                 async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }
             )
         )
-            throw new Refused(401, "wrong-sign-in", "The user name or the password is not right.");
+            throw new Refused(401, "wrong-sign-in", $"Wrong user name or password.");
         if (adult is { Kind: AdultKind.Guardian, ConfirmedAt: null })
             throw new Refused(
                 403,
                 "not-confirmed",
-                "Open the link in the mail we sent you first. It confirms your address."
+                $"First open the link in the email we sent you. It confirms your address."
             );
         http.Response.Cookies.Delete(HandedCookie);
         await Who.Of(adult!).SignIn(http);
@@ -168,7 +177,7 @@ public static class SignInEndpoints
     {
         (ClassId Id, string Name)? found = null;
         if (!await limits.Code(http, "code", async () => (found = await schools.ClassByCode(code.Trim())) is not null))
-            throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
+            throw new Refused(404, "no-such-code", $"No class has this code. Ask your teacher to show it again.");
         return new(found!.Value.Name, await readers.Tiles(found.Value.Id), SignInRules.Pictures);
     }
 
@@ -195,9 +204,9 @@ public static class SignInEndpoints
                 "wrong-secret",
                 kind switch
                 {
-                    SecretKind.Pictures => "Those are not your pictures. Try again.",
-                    SecretKind.Code => "That is not your code. Try again.",
-                    _ => "That is not your password. Try again.",
+                    SecretKind.Pictures => (Message)$"Those are not your pictures. Try again.",
+                    SecretKind.Code => $"That is not your code. Try again.",
+                    _ => $"That is not your password. Try again.",
                 }
             );
         await Who.Of(reader!).SignIn(http);
@@ -242,7 +251,7 @@ public static class SignInEndpoints
         var handed = ReadHanded(http, protection)
             ?? throw Refused.Conflict(
                 "not-handed",
-                "This device is not handed over any more. Sign in with your user name."
+                $"This device is no longer handed over. Sign in with your user name."
             );
         var adult = await adults.Find(handed.AdultId, handed.SchoolId);
         if (
@@ -253,7 +262,7 @@ public static class SignInEndpoints
                 async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }
             )
         )
-            throw new Refused(401, "wrong-sign-in", "The password is not right.");
+            throw new Refused(401, "wrong-sign-in", $"Wrong password.");
         http.Response.Cookies.Delete(HandedCookie);
         await Who.Of(adult!).SignIn(http);
     }
@@ -277,17 +286,17 @@ public static class SignInEndpoints
 
     private static void Check(FirstRunRequest r) =>
         new Faults()
-            .If(string.IsNullOrWhiteSpace(r.SchoolName), "schoolName", "Give the school a name.")
-            .If(r.SchoolName?.Length > LongestName, "schoolName", "This name is too long.")
-            .If(!SchoolClock.Knows(r.TimeZone), "timeZone", "This is not a time zone, such as Europe/London.")
-            .If(string.IsNullOrWhiteSpace(r.Name), "name", "Write your name.")
-            .If(r.Name?.Length > LongestName, "name", "This name is too long.")
+            .If(string.IsNullOrWhiteSpace(r.SchoolName), "schoolName", $"Enter a school name.")
+            .If(r.SchoolName?.Length > LongestName, "schoolName", $"This name is too long.")
+            .If(!SchoolClock.Knows(r.TimeZone), "timeZone", $"This is not a time zone, such as Europe/London.")
+            .If(string.IsNullOrWhiteSpace(r.Name), "name", $"Enter your name.")
+            .If(r.Name?.Length > LongestName, "name", $"This name is too long.")
             .If(!PasswordRules.IsUserName(r.UserName), "userName", PasswordRules.UserNameSentence)
             .If(!PasswordRules.Holds(r.Password), "password", PasswordRules.Sentence)
             .If(
                 r.YearLastDay <= r.YearFirstDay.AddDays(60) || r.YearLastDay >= r.YearFirstDay.AddDays(400),
                 "yearLastDay",
-                "The school year must end two to thirteen months after it begins."
+                $"The school year must end two to thirteen months after it starts."
             )
             .Refuse();
 
@@ -330,7 +339,7 @@ public static class SignInEndpoints
             new(school.TimeZone)
         );
         if (!await schools.Create(school, adult, year, desk.Now, onlyIfNone: true))
-            throw Refused.Conflict("school-exists", "There is a school already. Sign in instead.");
+            throw Refused.Conflict("school-exists", $"A school already exists. Sign in instead.");
         await Who.Of(adult).SignIn(http);
     }
 }

@@ -42,7 +42,7 @@ public sealed class SignInFeature : IFeature
                 c.HttpContext,
                 StatusCodes.Status401Unauthorized,
                 "signed-out",
-                "You were signed out. Sign in again to continue."
+                $"You were signed out. Sign in again to continue."
             );
         o.Events.OnRedirectToAccessDenied = c =>
         {

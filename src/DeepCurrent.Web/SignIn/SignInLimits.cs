@@ -99,11 +99,13 @@ public sealed class SignInLimits(
         if (about is not null)
             await Note(http, about.Person, SignInEvent.Locked);
         var seconds = (int)Math.Ceiling(entry.Wait.TotalSeconds);
-        var wait =
-            seconds > 120 ? $"{(seconds + 59) / 60} minutes"
-            : seconds == 1 ? "1 second"
-            : $"{seconds} seconds";
-        throw new Refused(StatusCodes.Status429TooManyRequests, "too-many-tries", $"Too many tries. Wait {wait}.");
+        throw new Refused(
+            StatusCodes.Status429TooManyRequests,
+            "too-many-tries",
+            seconds > 120
+                ? (Message)$"Too many tries. Wait {(seconds + 59) / 60:count} minutes."
+                : $"Too many tries. Wait {seconds:count} seconds."
+        );
     }
 
     private Task Note(HttpContext http, DoorSubject about, SignInEvent kind) =>

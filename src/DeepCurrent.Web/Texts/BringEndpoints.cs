@@ -45,7 +45,7 @@ public sealed record DraftTextView
 
     public required double? DepthError { get; init; }
 
-    public required string? GradeLabel { get; init; }
+    public required Message? LevelName { get; init; }
 
     public required IReadOnlyList<RemarkView> Remarks { get; init; }
 
@@ -54,7 +54,7 @@ public sealed record DraftTextView
     public required IReadOnlyList<DraftPictureView> Pictures { get; init; }
 }
 
-public sealed record DraftFileView(IReadOnlyList<DraftTextView> Texts, IReadOnlyList<string> Notes);
+public sealed record DraftFileView(IReadOnlyList<DraftTextView> Texts, IReadOnlyList<Message> Notes);
 
 /// <param name="Number">Which text of the file.</param>
 /// <param name="Alts">What each picture shows, by its name; a picture without words is not taken in.</param>
@@ -73,7 +73,7 @@ public sealed record TakenText(
 /// <param name="Mine">Only I see them.</param>
 public sealed record BringRequest(string Name, byte[] File, bool Mine, IReadOnlyList<TakenText> Texts);
 
-public sealed record BroughtText(TextId Id, string Title, IReadOnlyList<string> Warnings);
+public sealed record BroughtText(TextId Id, string Title, IReadOnlyList<Message> Warnings);
 
 /// <summary>Bringing texts in from files, and giving them out again.</summary>
 public static class BringEndpoints
@@ -102,22 +102,17 @@ public static class BringEndpoints
     {
         desk.Library();
         var file = await Opened(request.Name, request.File, stop);
-        var chart = (await desk.School()).Chart;
+        var school = await desk.School();
         var topics = await shelf.Topics(desk.Who.SchoolId);
         return new(
-            [.. file.Texts.Take(MostAtOnce).Select((t, i) => View(t, i, chart, topics))],
+            [.. file.Texts.Take(MostAtOnce).Select((t, i) => View(t, i, school, topics))],
             file.Texts.Count > MostAtOnce
-                ? [.. file.Notes, $"Only the first {MostAtOnce} of {file.Texts.Count:N0} texts are shown."]
+                ? [.. file.Notes, $"Only the first {MostAtOnce} of {file.Texts.Count:count} texts are shown."]
                 : file.Notes
         );
     }
 
-    private static DraftTextView View(
-        TextDraft t,
-        int number,
-        Core.Depth.LevelChart chart,
-        IReadOnlyList<string> topics
-    )
+    private static DraftTextView View(TextDraft t, int number, Core.Schools.School school, IReadOnlyList<string> topics)
     {
         var prose = t.Versions[0].Prose;
         var remarks = TextSense.Remarks(prose).Select(r => new RemarkView(r.Doubt, r.Stops, r.Sentence)).ToList();
@@ -141,7 +136,7 @@ public static class BringEndpoints
             Questions = t.Questions.Count,
             Depth = measure?.Depth,
             DepthError = measure?.DepthError,
-            GradeLabel = measure is null ? null : chart.GradeLabel(measure.Depth),
+            LevelName = measure is null ? null : school.LevelName(measure.Depth),
             Remarks = remarks,
             SuggestedWords = t.Words.Count > 0 || measure is null ? [] : Suggestions.Words(prose, counts),
             Pictures = pictures,
@@ -169,7 +164,7 @@ public static class BringEndpoints
                     (
                         Taken: t,
                         Draft: file.Texts.ElementAtOrDefault(t.Number)
-                            ?? throw Refused.Field($"texts[{i}].number", "The file does not have this text.")
+                            ?? throw Refused.Field($"texts[{i}].number", $"This text is not in the file.")
                     )
             )
             .ToList();
@@ -191,17 +186,17 @@ public static class BringEndpoints
             .If(
                 string.IsNullOrWhiteSpace(t.Title) || t.Title.Trim().Length > 120,
                 $"texts[{i}].title",
-                "A text needs a title of at most 120 letters."
+                $"Enter a title of 120 letters or fewer."
             )
             .If(
                 string.IsNullOrWhiteSpace(t.Kind) || t.Kind.Trim().Length > 40,
                 $"texts[{i}].kind",
-                $"Say what kind of text “{t.Title}” is, in at most 40 letters."
+                $"Enter a kind of 40 letters or fewer for “{t.Title}”."
             )
             .If(
                 string.IsNullOrWhiteSpace(t.Topic) || t.Topic.Trim().Length > 40,
                 $"texts[{i}].topic",
-                $"Say what “{t.Title}” is about, in at most 40 letters."
+                $"Enter a topic of 40 letters or fewer for “{t.Title}”."
             )
             .Refuse();
         foreach (var v in draft.Versions)
@@ -209,14 +204,13 @@ public static class BringEndpoints
             if (v.Body.Length > OwnTextEndpoints.LongestBody)
                 throw Refused.Field(
                     $"texts[{i}]",
-                    $"“{t.Title}” has more than {OwnTextEndpoints.LongestBody:N0} letters. Part it into "
-                        + "chapters and bring them in one by one."
+                    $"“{t.Title}” has more than {OwnTextEndpoints.LongestBody} letters. Split it into chapters and import each."
                 );
             if (TextSense.Remarks(v.Prose).FirstOrDefault(x => x.Stops) is { } stop)
                 throw Refused.Field($"texts[{i}]", $"“{t.Title}”: {stop.Sentence}");
         }
         if (draft.Pictures.FirstOrDefault(p => Alt(t, p).Length > 300) is { } long_)
-            throw Refused.Field($"texts[{i}].alts", $"Keep the words for the picture {long_.Name} under 300 letters.");
+            throw Refused.Field($"texts[{i}].alts", $"Use 300 letters or fewer to describe the picture {long_.Name}.");
     }
 
     private static string Alt(TakenText t, DraftPicture p) =>
@@ -229,7 +223,7 @@ public static class BringEndpoints
         TextDraft draft,
         Desk desk,
         PictureStore pictures,
-        List<string> warnings
+        List<Message> warnings
     )
     {
         var kept = new Dictionary<string, string>();
@@ -238,12 +232,12 @@ public static class BringEndpoints
             var alt = Alt(taken, p);
             if (alt.Length == 0)
             {
-                warnings.Add($"The picture {p.Name} was left out: it has no words for those who do not see it.");
+                warnings.Add($"Skipped the picture {p.Name}: it has no description.");
                 continue;
             }
             if (PictureCleaner.Clean(p.Bytes) is not { } clean)
             {
-                warnings.Add($"{p.Name} was left out: it is no picture that can be shown.");
+                warnings.Add($"Skipped {p.Name}: it is not a picture that can be shown.");
                 continue;
             }
             var id = PictureId.New();
@@ -254,7 +248,7 @@ public static class BringEndpoints
     }
 
     /// <summary>The questions that can be asked; of the others it says why not.</summary>
-    private static List<Question> Asked(TextDraft draft, IReadOnlyList<NewVersion> versions, List<string> warnings)
+    private static List<Question> Asked(TextDraft draft, IReadOnlyList<NewVersion> versions, List<Message> warnings)
     {
         var questions = draft.Questions.Select(q => q with { Id = QuestionId.New() }).ToList();
         var faults = QuizCheck.Faults(
@@ -262,7 +256,7 @@ public static class BringEndpoints
             [.. versions.Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth.Value))]
         );
         foreach (var fault in faults.Where(f => f.Stops))
-            warnings.Add($"Question {fault.At + 1} was left out: it {fault.Sentence}");
+            warnings.Add($"Skipped question {fault.At!.Value + 1}: it {fault.Sentence}");
         return
         [
             .. questions
@@ -281,7 +275,7 @@ public static class BringEndpoints
         PictureStore pictures
     )
     {
-        var warnings = new List<string>();
+        var warnings = new List<Message>();
         var kept = await KeepPictures(taken, draft, desk, pictures, warnings);
         var versions = VersionsOf(draft, kept);
         var questions = Asked(draft, versions, warnings);
@@ -310,7 +304,7 @@ public static class BringEndpoints
             Mine = mine,
             Season = draft.Season,
         };
-        await OwnTextEndpoints.Keep(text, 0, "Brought from a file", desk, keeper, shelf);
+        await OwnTextEndpoints.Keep(text, 0, $"Imported from a file", desk, keeper, shelf);
         return new(text.Id, title, warnings);
     }
 
@@ -362,7 +356,7 @@ public static class BringEndpoints
         }
         catch (Unreadable e)
         {
-            throw Refused.Field("file", e.Message);
+            throw Refused.Field("file", e.Said);
         }
     }
 
@@ -380,7 +374,7 @@ public static class BringEndpoints
         desk.Library();
         var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         if (format is null || !TextWriters.Formats.Contains(format))
-            throw Refused.Field("format", "There is no such format.");
+            throw Refused.Field("format", $"This format is not known.");
         var shown = await PicturesIn(whole, pictures, desk.Who.SchoolId);
         var folder = Folder(whole, shown);
         var label = version ?? folder.Versions[0].Label;
@@ -457,9 +451,9 @@ public static class BringEndpoints
         }
         catch (Unreadable e)
         {
-            throw Refused.Field("file", e.Message);
+            throw Refused.Field("file", e.Said);
         }
     }
 }
 
-public sealed record QuizFileView(IReadOnlyList<QuestionView> Questions, IReadOnlyList<string> LeftOut);
+public sealed record QuizFileView(IReadOnlyList<QuestionView> Questions, IReadOnlyList<Message> LeftOut);

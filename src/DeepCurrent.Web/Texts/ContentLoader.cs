@@ -15,8 +15,8 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
         foreach (var path in Directory.EnumerateDirectories(folder).Order())
         {
             var before = known.GetValueOrDefault(Path.GetFileName(path));
-            var note = $"As it ships ({Fingerprint(path)})";
-            if (before?.Note == note)
+            Message note = $"Shipped version ({Fingerprint(path)})";
+            if (note.Equals(before?.Note))
                 continue;
             var text = Measured(ContentReader.Read(path));
             await keeper.Save(

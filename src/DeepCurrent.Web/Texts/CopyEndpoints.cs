@@ -69,17 +69,19 @@ public static class CopyEndpoints
             .Distinct(StringComparer.OrdinalIgnoreCase)
             .ToList();
         new Faults()
-            .If(codes.Count is 0 or > MostAtOnce, "codes", $"Give 1 to {MostAtOnce} codes, one for each copy.")
+            .If(codes.Count is 0 or > MostAtOnce, "codes", $"Enter 1 to {MostAtOnce} codes, one per copy.")
             .Of(
                 "codes",
-                codes.Find(c => c.Length > 40) is { } c ? $"The code {c[..40]}… has more than 40 letters." : null
+                codes.Find(c => c.Length > 40) is { } c
+                    ? (Message)$"The code {c[..40]}… has more than 40 letters."
+                    : null
             )
             .Refuse();
         var title = request.TextId is { } id
             ? (await texts.Find(id, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title
             : request.Title?.Trim() ?? "";
         if (title.Length is 0 or > 120)
-            throw Refused.Field("title", "Copies need a title of at most 120 letters.");
+            throw Refused.Field("title", $"Enter a title of 120 letters or fewer.");
         var taken = new List<string>();
         foreach (var code in codes)
             if (!await copies.Add(CopyId.New(), desk.Who.SchoolId, request.TextId, title, code, desk.Now))
@@ -94,8 +96,8 @@ public static class CopyEndpoints
         desk.Library();
         var typed = request.Typed?.Trim() ?? "";
         new Faults()
-            .If(typed.Length == 0, "typed", "Type or scan a user name or a copy's code.")
-            .If(request.Days is < 1 or > MostDays, "days", $"A copy is lent for 1 to {MostDays} days.")
+            .If(typed.Length == 0, "typed", $"Type or scan a user name or a copy’s code.")
+            .If(request.Days is < 1 or > MostDays, "days", $"Enter 1 to {MostDays} days.")
             .Refuse();
         var today = await desk.Today();
         if (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead) is { } copy)
@@ -105,7 +107,7 @@ public static class CopyEndpoints
                 if (copy.ReaderId is null)
                     throw Refused.Field(
                         "typed",
-                        $"“{copy.Title}” is here. To lend it, type the reader's user name first."
+                        $"“{copy.Title}” is not lent. To lend it, enter the reader’s user name first."
                     );
                 await copies.Return(copy.Id, desk.Now);
                 return new(
@@ -121,7 +123,7 @@ public static class CopyEndpoints
             return new(DeskStep.Lent, readerId, Name(lent), View(lent, today));
         }
         if (await copies.Reader(typed, desk.Who.SchoolId) is not { } reader)
-            throw Refused.Field("typed", $"Neither a copy nor a reader is known as “{typed}”.");
+            throw Refused.Field("typed", $"No copy or reader matches “{typed}”.");
         _ = await desk.Reader(reader.Id, Core.Access.Deed.SeeReader);
         return new(DeskStep.Reader, reader.Id, $"{reader.GivenName} {reader.FamilyName}".Trim(), null);
     }

@@ -191,8 +191,8 @@ public static class LibraryEndpoints
     {
         desk.Library();
         new Faults()
-            .If(q.Q?.Length > LongestQuestion, "q", $"Look for at most {LongestQuestion} letters.")
-            .If(q.From is < 0, "from", "This cannot be less than 0.")
+            .If(q.Q?.Length > LongestQuestion, "q", $"Search for {LongestQuestion} letters or fewer.")
+            .If(q.From is < 0, "from", $"Enter 0 or more.")
             .Refuse();
         var school = await desk.School();
         if (q.ClassId is { } place)
@@ -300,8 +300,8 @@ public static class LibraryEndpoints
         desk.Library();
         var name = request.Name?.Trim() ?? "";
         new Faults()
-            .If(name.Length is 0 or > 60, "name", "Give it a name of at most 60 letters.")
-            .If(request.Query is null or { Length: > 1000 }, "query", "This search is too long to keep.")
+            .If(name.Length is 0 or > 60, "name", $"Enter a name of 60 letters or fewer.")
+            .If(request.Query is null or { Length: > 1000 }, "query", $"This search is too long to save.")
             .Refuse();
         return await store.Save(desk.Who.Adult, name, request.Query!, desk.Now);
     }

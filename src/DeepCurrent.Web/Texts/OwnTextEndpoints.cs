@@ -21,7 +21,7 @@ public sealed record MeasureRequest(
     IReadOnlyList<string>? Taught = null
 );
 
-public sealed record RemarkView(TextDoubt Doubt, bool Stops, string Sentence);
+public sealed record RemarkView(TextDoubt Doubt, bool Stops, Message Sentence);
 
 public sealed record PatternUseView(string Key, string Name, int Times, IReadOnlyList<string> Words);
 
@@ -31,7 +31,7 @@ public sealed record PatternUseView(string Key, string Name, int Times, IReadOnl
 public sealed record MeasuredView(
     Fathoms? Depth,
     double? DepthError,
-    string? GradeLabel,
+    Message? LevelName,
     string Plain,
     MeasureView? Measure,
     TextWhy? Why,
@@ -79,7 +79,7 @@ public sealed record OwnTextRequest
 }
 
 /// <param name="Warnings">What the change has left to be looked at.</param>
-public sealed record SavedTextView(TextId Id, int Revision, IReadOnlyList<string> Warnings);
+public sealed record SavedTextView(TextId Id, int Revision, IReadOnlyList<Message> Warnings);
 
 /// <param name="Id">Of the copy, made by the page.</param>
 public sealed record CopyTextRequest(TextId? Id);
@@ -93,7 +93,7 @@ public sealed record RevisionView(
     int Revision,
     DateTimeOffset At,
     string? By,
-    string Note,
+    Message Note,
     IReadOnlyList<TextVersionBody> Versions
 );
 
@@ -104,6 +104,7 @@ public static class OwnTextEndpoints
 {
     private const long LargestText = 2 << 20;
     internal const int LongestBody = 200_000,
+        LongestNote = 200,
         MostVersions = 6,
         MostWords = 40;
 
@@ -136,12 +137,12 @@ public static class OwnTextEndpoints
         desk.Library();
         var text = request.Text ?? "";
         if (text.Length > LongestBody)
-            throw Refused.Field("text", $"A version has at most {LongestBody:N0} letters.");
+            throw Refused.Field("text", $"Use {LongestBody} letters or fewer.");
         var plain = new VersionFile("", 0, text).Prose;
         var remarks = TextSense.Remarks(plain).Select(r => new RemarkView(r.Doubt, r.Stops, r.Sentence)).ToList();
         if (remarks.Exists(r => r.Stops))
             return new(null, null, null, plain, null, null, remarks, [], [], null);
-        var chart = (await desk.School()).Chart;
+        var school = await desk.School();
         var m = TextMeasurer.Measure(plain);
         var changed = WhatIf(request, plain);
         var patterns =
@@ -154,7 +155,7 @@ public static class OwnTextEndpoints
         return new(
             m.Depth,
             m.DepthError,
-            chart.GradeLabel(m.Depth),
+            school.LevelName(m.Depth),
             plain,
             TextMeasuring.View(plain, m),
             TextReasons.Explain(plain),
@@ -178,7 +179,7 @@ public static class OwnTextEndpoints
         }
         catch (ArgumentOutOfRangeException e)
         {
-            throw Refused.Field(e.ParamName ?? "text", e.Message);
+            throw Refused.Field(e.ParamName ?? "text", $"{e.Message}");
         }
     }
 
@@ -264,7 +265,7 @@ public static class OwnTextEndpoints
         var revision = await Keep(
             made,
             r.Revision,
-            Short(r.Note, before is null ? "Made" : "Changed", 200),
+            Noted(r.Note, before is null ? $"Created" : (Message)$"Edited"),
             desk,
             keeper,
             shelf
@@ -311,7 +312,7 @@ public static class OwnTextEndpoints
     }
 
     /// <summary>Proofs and words that are no longer in the text.</summary>
-    private static IEnumerable<string> Lost(NewText text)
+    private static IEnumerable<Message> Lost(NewText text)
     {
         foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
         foreach (var v in text.Versions)
@@ -322,7 +323,7 @@ public static class OwnTextEndpoints
                     || !Paragraphs.Holds(string.Join("\n", v.Pages.SelectMany(p => p)), proof)
                 )
             )
-                yield return $"Question {i}: the sentence that proves its answer is not in version {v.Label}.";
+                yield return $"Question {i}: its proof is not in version {v.Label}.";
         foreach (var w in text.Words)
             if (
                 !text.Versions.Any(v =>
@@ -338,27 +339,23 @@ public static class OwnTextEndpoints
             .If(
                 string.IsNullOrWhiteSpace(r.Title) || r.Title.Trim().Length > 120,
                 "title",
-                "A text needs a title of at most 120 letters."
+                $"Enter a title of 120 letters or fewer."
             )
             .If(
                 string.IsNullOrWhiteSpace(r.Kind) || r.Kind.Trim().Length > 40,
                 "kind",
-                "Say what kind of text it is, in at most 40 letters."
+                $"Enter a kind of 40 letters or fewer."
             )
             .If(
                 string.IsNullOrWhiteSpace(r.Topic) || r.Topic.Trim().Length > 40,
                 "topic",
-                "Say what it is about, in at most 40 letters."
+                $"Enter a topic of 40 letters or fewer."
             )
-            .If(r.Blurb?.Length > 300, "blurb", "Keep the description under 300 letters.")
-            .If(r.Season?.Length > 40, "season", "Keep the season or unit under 40 letters.")
-            .If(
-                r.Versions is not { Count: > 0 and <= MostVersions },
-                "versions",
-                $"A text has one to {MostVersions} versions."
-            )
-            .If(LabelsOf(r).Distinct().Count() < r.Versions?.Count, "versions", "Two versions have the same name.")
-            .If(r.Words?.Count > MostWords, "words", $"A text has at most {MostWords} words to know.")
+            .If(r.Blurb?.Length > 300, "blurb", $"Use 300 letters or fewer.")
+            .If(r.Season?.Length > 40, "season", $"Use 40 letters or fewer.")
+            .If(r.Versions is not { Count: > 0 and <= MostVersions }, "versions", $"Use 1 to {MostVersions} versions.")
+            .If(LabelsOf(r).Distinct().Count() < r.Versions?.Count, "versions", $"Two versions have the same name.")
+            .If(r.Words?.Count > MostWords, "words", $"Use {MostWords} words to know or fewer.")
             .Refuse();
         var faults = new Faults();
         foreach (var (v, i) in r.Versions!.Select((v, i) => (v, i)))
@@ -369,13 +366,13 @@ public static class OwnTextEndpoints
     private static IEnumerable<string> LabelsOf(OwnTextRequest r) =>
         (r.Versions ?? []).Select((v, i) => Short(v.Label, ((char)('a' + i)).ToString(), 20));
 
-    private static string? BodyFault(string? body)
+    private static Message? BodyFault(string? body)
     {
         // A text that is too long is not read.
         if (body is null || body.Length > LongestBody)
-            return $"A version has at most {LongestBody:N0} letters.";
+            return $"Use {LongestBody} letters or fewer.";
         if (body.Split("\n\n").Any(p => Paragraphs.PictureOf(p.Trim()) is { Alt.Length: 0 }))
-            return "A picture needs words for those who do not see it: ![what it shows](…).";
+            return $"Describe each picture: ![what it shows](…).";
         return TextSense.Remarks(new VersionFile("", 0, body).Prose).FirstOrDefault(x => x.Stops)?.Sentence;
     }
 
@@ -403,7 +400,7 @@ public static class OwnTextEndpoints
             Versions = [.. whole.Versions.Select(v => v with { Id = VersionId.New() })],
             Questions = [.. whole.Questions.Select(q => q with { Id = QuestionId.New() })],
         };
-        return new(copy.Id, await Keep(copy, 0, $"Copied from {whole.Title}", desk, keeper, shelf), []);
+        return new(copy.Id, await Keep(copy, 0, $"Duplicated from {whole.Title}", desk, keeper, shelf), []);
     }
 
     private static async Task<IResult> Retire(
@@ -435,13 +432,13 @@ public static class OwnTextEndpoints
         if (!(await texts.Bodies(textId)).Any(v => v.Id == versionId))
             throw Refused.NotFound();
         new Faults()
-            .If(request.Depth is { } d && !d.OnScale, "depth", "A depth lies between −20 and 100 fm.")
+            .If(request.Depth is { } d && !d.OnScale, "depth", $"Enter a depth from −20 to 100 fm.")
             .If(
                 request.Depth is not null && string.IsNullOrWhiteSpace(request.Reason),
                 "reason",
-                "Say why, for whoever looks at it later."
+                $"Enter a reason for colleagues."
             )
-            .If(request.Reason?.Length > 300, "reason", "Keep the reason under 300 letters.")
+            .If(request.Reason?.Length > 300, "reason", $"Use 300 letters or fewer.")
             .Refuse();
         await keeper.State(
             textId,
@@ -487,7 +484,7 @@ public static class OwnTextEndpoints
         var text = then.Text with { Mine = now.Mine, OwnerId = now.OwnerId };
         return new(
             textId,
-            await Keep(text, now.Revision, $"Back to revision {revision}", desk, keeper, shelf),
+            await Keep(text, now.Revision, $"Restored revision {revision}", desk, keeper, shelf),
             [.. Lost(text)]
         );
     }
@@ -495,7 +492,7 @@ public static class OwnTextEndpoints
     internal static async Task<int> Keep(
         NewText text,
         int expected,
-        string note,
+        Message note,
         Desk desk,
         TextKeeper keeper,
         LibraryShelf shelf
@@ -511,8 +508,7 @@ public static class OwnTextEndpoints
         {
             throw Refused.Conflict(
                 "stale",
-                "Somebody else has changed this text meanwhile. Your words are still here: copy them, then "
-                    + "open the text again."
+                $"Someone else changed this text. Your words are still here: copy them, then reload the text."
             );
         }
     }
@@ -523,13 +519,10 @@ public static class OwnTextEndpoints
         desk.Library();
         var text = await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         if (text.SchoolId is null)
-            throw Refused.Conflict(
-                "ships",
-                "This text ships with the library and stays as it is. Copy it to change it."
-            );
+            throw Refused.Conflict("ships", $"Library texts cannot be edited. Duplicate it and edit the copy.");
         return MayChange(text, desk)
             ? text
-            : throw Refused.Conflict("not-yours", "A colleague made this text. Copy it to change it.");
+            : throw Refused.Conflict("not-yours", $"A colleague wrote this text. Duplicate it and edit the copy.");
     }
 
     /// <summary>True for a text its asker may change as it is.</summary>
@@ -562,6 +555,10 @@ public static class OwnTextEndpoints
 
     internal static string Short(string? text, string instead, int most) =>
         text?.Trim() is { Length: > 0 } t ? t[..Math.Min(most, t.Length)] : instead;
+
+    /// <summary>What a writer says of a change, or what it was.</summary>
+    internal static Message Noted(string? note, Message instead) =>
+        Short(note, "", LongestNote) is { Length: > 0 } words ? Message.Verbatim(words) : instead;
 
     internal static string Slug(string title) =>
         string.Join(

@@ -102,14 +102,14 @@ public static class QuizEndpoints
         var questions = Read(request, [.. whole.Questions.Select(q => q.Id)]);
         var faults = await Faults(textId, questions, texts);
         if (faults.FirstOrDefault(f => f.Stops) is { } stop)
-            throw Refused.Field($"questions[{stop.At}]", $"Question {stop.At + 1}: {stop.Sentence}");
+            throw Refused.Field($"questions[{stop.At}]", $"Question {stop.At!.Value + 1}: {stop.Sentence}");
         var revision = await OwnTextEndpoints.Keep(
             whole with
             {
                 Questions = questions,
             },
             request.Revision,
-            OwnTextEndpoints.Short(request.Note, "Questions changed", 200),
+            OwnTextEndpoints.Noted(request.Note, $"Questions edited"),
             desk,
             keeper,
             shelf
@@ -117,7 +117,7 @@ public static class QuizEndpoints
         return new(
             own.Id,
             revision,
-            [.. faults.Select(f => f.At is { } at ? $"Question {at + 1}: {f.Sentence}" : f.Sentence)]
+            [.. faults.Select(f => f.At is { } at ? (Message)$"Question {at + 1}: {f.Sentence}" : f.Sentence)]
         );
     }
 
@@ -138,7 +138,7 @@ public static class QuizEndpoints
     {
         var asked = request.Questions ?? [];
         if (asked.Count > MostQuestions)
-            throw Refused.Field("questions", $"A text has at most {MostQuestions} questions.");
+            throw Refused.Field("questions", $"Use {MostQuestions} questions or fewer.");
         var faults = new Faults();
         foreach (var (q, i) in asked.Select((q, i) => (q, i)))
             Faulty(q, i, faults);
@@ -150,19 +150,15 @@ public static class QuizEndpoints
     {
         string Field(string name) => $"questions[{at}].{name}";
         faults
-            .If(q.Stem?.Length > LongestStem, Field("stem"), $"A question has at most {LongestStem} letters.")
-            .If(q.Choices?.Count > MostChoices, Field("choices"), $"A question has at most {MostChoices} choices.")
-            .If(
-                !(q.Offset is >= -20 and <= 20),
-                Field("offset"),
-                "A question is at most 20 fm harder or easier than its strand."
-            )
+            .If(q.Stem?.Length > LongestStem, Field("stem"), $"Use {LongestStem} letters or fewer.")
+            .If(q.Choices?.Count > MostChoices, Field("choices"), $"Use {MostChoices} choices or fewer.")
+            .If(!(q.Offset is >= -20 and <= 20), Field("offset"), $"Enter −20 to 20 fm.")
             .If(
                 PartsOf(q).Any(p => p?.Length > LongestPart),
                 Field("choices"),
-                $"Keep each part under {LongestPart} letters."
+                $"Use {LongestPart} letters or fewer for each part."
             )
-            .If(TooMuch(q), Field("proofs"), "That is more than a question can have.");
+            .If(TooMuch(q), Field("proofs"), $"This is too long for one question.");
     }
 
     private static IEnumerable<string?> PartsOf(OwnQuestion q) =>

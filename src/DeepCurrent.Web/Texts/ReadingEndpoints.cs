@@ -68,10 +68,7 @@ public static class ReadingEndpoints
         await request.Body.CopyToAsync(body);
         return SoundFile.TypeOf(body.GetBuffer().AsSpan(0, (int)body.Length)) is { } type
             ? new(type, body.ToArray())
-            : throw Refused.Field(
-                "file",
-                "This is not a sound that browsers play. WAV, MP3, M4A, OGG and WebM are taken."
-            );
+            : throw Refused.Field("file", $"Browsers cannot play this sound. Use WAV, MP3, M4A, OGG or WebM.");
     }
 
     private static async Task Forget(
@@ -117,7 +114,7 @@ public static class ReadingEndpoints
         var version = await Version(textId, versionId, desk, texts);
         var pieces = Pieces(version, request.Draft);
         if (!pieces.Any(p => p.Choices.Count > 0))
-            throw Refused.Field("draft", "The text is too short for a maze passage.");
+            throw Refused.Field("draft", $"The text is too short for a maze passage.");
         await readings.KeepMaze(versionId, desk.Who.SchoolId, desk.Who.Adult, request.Draft, pieces, desk.Now);
         return await MazeOf(textId, versionId, null, desk, texts, readings);
     }
@@ -138,5 +135,5 @@ public static class ReadingEndpoints
     private static IReadOnlyList<MazePiece> Pieces(VersionBody version, int draft) =>
         draft is >= 0 and < MostDrafts
             ? Maze.Of(Paragraphs.Running(version.Pages), draft)
-            : throw Refused.Field("draft", "There is no such draft.");
+            : throw Refused.Field("draft", $"Draft not found.");
 }

@@ -45,7 +45,7 @@ public sealed record TextVersionView(
     string Label,
     Fathoms Depth,
     double DepthError,
-    string GradeLabel,
+    Message LevelName,
     IReadOnlyList<IReadOnlyList<string>> Pages,
     MeasureView Measure,
     Fathoms FormulaDepth,
@@ -135,10 +135,12 @@ public static class TextEndpoints
             await desk.Class(id, Core.Access.Deed.SeeClass);
         var wanted = (ids ?? "")
             .Split(',', StringSplitOptions.RemoveEmptyEntries)
-            .Select(i => Ids.TryParse<TextId>(i, out var id) ? id : throw Refused.Field("ids", "These are no ids."))
+            .Select(i =>
+                Ids.TryParse<TextId>(i, out var id) ? id : throw Refused.Field("ids", $"These IDs are not valid.")
+            )
             .ToList();
         if (wanted.Count > MostAtOnce)
-            throw Refused.Field("ids", $"At most {MostAtOnce} texts at once.");
+            throw Refused.Field("ids", $"Choose {MostAtOnce} texts or fewer.");
         return wanted.Count == 0 ? [] : await texts.Some(wanted, desk.Who.SchoolId, desk.Who.Adult, classId);
     }
 
@@ -146,9 +148,9 @@ public static class TextEndpoints
     {
         desk.Library();
         var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
-        var chart = (await desk.School()).Chart;
+        var school = await desk.School();
         var heard = await readings.Heard(textId, desk.Who.SchoolId);
-        var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart, heard.Contains(v.Id))).ToList();
+        var versions = (await texts.Bodies(textId)).Select(v => Shown(v, school, heard.Contains(v.Id))).ToList();
         var questions = (await texts.Questions(textId)).Select(QuestionView.Of).ToList();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!;
         var mayChange = OwnTextEndpoints.MayChange(own, desk);
@@ -180,7 +182,7 @@ public static class TextEndpoints
     {
         desk.Library();
         var place = await desk.Class(
-            classId ?? throw Refused.Field("classId", "Say for which class."),
+            classId ?? throw Refused.Field("classId", $"Choose a class."),
             Core.Access.Deed.SeeClass
         );
         _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
@@ -191,7 +193,7 @@ public static class TextEndpoints
         );
     }
 
-    private static TextVersionView Shown(VersionBody v, LevelChart chart, bool sound)
+    private static TextVersionView Shown(VersionBody v, Core.Schools.School school, bool sound)
     {
         var measure = JsonSerializer.Deserialize<MeasureView>(v.Measure, Data.Storage.Database.Json)!;
         return new(
@@ -199,7 +201,7 @@ public static class TextEndpoints
             v.Label,
             v.Depth,
             v.DepthError,
-            chart.GradeLabel(v.Depth),
+            school.LevelName(v.Depth),
             v.Pages,
             measure,
             v.FormulaDepth,

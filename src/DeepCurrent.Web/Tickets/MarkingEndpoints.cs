@@ -46,12 +46,8 @@ public static class MarkingEndpoints
             ?? throw Refused.NotFound();
         var place = await desk.Class(classId, Deed.Mark);
         new Faults()
-            .If(request.Mark is < 0 or > Rubric.Most, "mark", "A mark is 0, 1, 2 or 3.")
-            .If(
-                request.Comment?.Length > LongestComment,
-                "comment",
-                $"Keep the comment under {LongestComment} letters."
-            )
+            .If(request.Mark is < 0 or > Rubric.Most, "mark", $"Choose 0, 1, 2 or 3.")
+            .If(request.Comment?.Length > LongestComment, "comment", $"Use {LongestComment} letters or fewer.")
             .Refuse();
         var year = await schools.Year(place.SchoolYearId);
         var state = await marking.Mark(
@@ -65,7 +61,7 @@ public static class MarkingEndpoints
             (await desk.School()).Chart,
             desk.Now
         );
-        return new(state ?? throw Refused.Conflict("not-to-mark", "There is no written answer to mark here."));
+        return new(state ?? throw Refused.Conflict("not-to-mark", $"No written answer to mark here."));
     }
 
     private static async Task<MarkedView> Release(
@@ -79,6 +75,6 @@ public static class MarkingEndpoints
         await desk.Class(classId, Deed.Mark);
         return await marking.Release(ticketId, classId, desk.Now)
             ? new(TicketState.Released)
-            : throw Refused.Conflict("not-marked", "Something is still to be marked.");
+            : throw Refused.Conflict("not-marked", $"Mark every answer before releasing.");
     }
 }

@@ -83,7 +83,7 @@ public sealed record TicketAnswer(AnswerId Id, AnswerRequest Answer);
 public sealed record TicketAnswers(IReadOnlyList<TicketAnswer> Answers);
 
 /// <param name="Code">Why it was not taken; null where it was.</param>
-public sealed record TakenAnswer(AnswerId Id, string? Code, string? Sentence);
+public sealed record TakenAnswer(AnswerId Id, string? Code, Message? Sentence);
 
 public sealed record SpellRequest(int Page, double Seconds, DateTimeOffset StartedAt);
 
@@ -172,7 +172,7 @@ public static class MyEndpoints
     {
         var ticket = await Mine(ticketId, desk, tickets);
         if (!ticket.Aloud)
-            throw Refused.Conflict("not-aloud", "This text is not one to record.");
+            throw Refused.Conflict("not-aloud", $"This text is not for recording.");
         var body = await texts.Body(ticket.VersionId);
         var id = await records.OfTicket(ticketId, ticket.ReaderId) is { Marked: false } before ? before.Id : recordId;
         if (
@@ -223,7 +223,7 @@ public static class MyEndpoints
     {
         var ticket = await Mine(ticketId, desk, tickets);
         if (request.Page is < 0 or > 200 || !(request.Seconds >= 0))
-            throw Refused.Field("seconds", "This is not a time spent on a page.");
+            throw Refused.Field("seconds", $"The time on a page is not valid.");
         await tickets.Spend(
             ticket,
             spellId,
@@ -274,7 +274,7 @@ public static class MyEndpoints
         [
             .. sent.Zip(kept.Outcomes, (a, outcome) =>
                 Refusal(kept, outcome) is { } refused
-                    ? new TakenAnswer(a.Id, refused.Code, refused.Message)
+                    ? new TakenAnswer(a.Id, refused.Code, refused.Said)
                     : new TakenAnswer(a.Id, null, null)
             ),
         ];
@@ -283,7 +283,7 @@ public static class MyEndpoints
     private static NewAnswer New(TicketId ticketId, AnswerId answerId, AnswerRequest request, Desk desk)
     {
         if (request.Words?.Length > Response.LongestWords)
-            throw Refused.Field("words", $"An answer has at most {Response.LongestWords:N0} letters.");
+            throw Refused.Field("words", $"Use {Response.LongestWords} letters or fewer.");
         return new(
             answerId,
             request.QuestionId,
@@ -298,15 +298,12 @@ public static class MyEndpoints
         {
             AnswerOutcome.NotOpen when kept.Ticket is null => Refused.NotFound(),
             AnswerOutcome.NoSuchQuestion => Refused.NotFound(),
-            AnswerOutcome.NoAnswer => Refused.Field("picks", "This is no answer to this question."),
-            AnswerOutcome.NoAttemptLeft => Refused.Conflict(
-                "no-attempt-left",
-                "This question has been answered as often as it may be."
+            AnswerOutcome.NoAnswer => Refused.Field(
+                "picks",
+                $"This answer does not fit the question. Reload and try again."
             ),
-            AnswerOutcome.NotOpen => Refused.Conflict(
-                "not-open",
-                "This text is not open for answers. It may have been handed in already."
-            ),
+            AnswerOutcome.NoAttemptLeft => Refused.Conflict("no-attempt-left", $"You have used all your tries."),
+            AnswerOutcome.NotOpen => Refused.Conflict("not-open", $"This text is closed. It may be handed in already."),
             _ => null,
         };
 
@@ -328,7 +325,7 @@ public static class MyEndpoints
             desk.Now
         ) ?? throw Refused.NotFound();
         if (!TicketLife.Done(ticket.State))
-            throw Refused.Conflict("not-open", "This text cannot be handed in now.");
+            throw Refused.Conflict("not-open", $"This text cannot be handed in now.");
         return ticket.State is TicketState.Released ? await ResultOf(ticket, tickets, texts) : null;
     }
 
@@ -336,7 +333,7 @@ public static class MyEndpoints
     {
         var ticket = await Mine(ticketId, desk, tickets);
         if (ticket.State is not TicketState.Released)
-            throw Refused.Conflict("not-released", "The result is not ready yet.");
+            throw Refused.Conflict("not-released", $"The result is not ready yet.");
         return await ResultOf(ticket, tickets, texts);
     }
 

@@ -41,14 +41,14 @@ public static class SetAsideEndpoints
     {
         var readerId = desk.Self();
         if (r.Kind is not { } kind)
-            throw Refused.Field("kind", "This is no kind of work.");
+            throw Refused.Field("kind", $"This is no kind of work.");
         var body = r.Body.ValueKind is JsonValueKind.Undefined ? "{}" : r.Body.GetRawText();
         if (
             body.Length > LongestBody
             || r.Code is not { Length: > 0 and <= LongestCode }
             || r.Answers is < 0 or > MostAnswers
         )
-            throw Refused.Field("body", "This is more than can be set aside.");
+            throw Refused.Field("body", $"This is more than can be set aside.");
         // PostgreSQL keeps no NUL in a document.
         body = body.Replace("\\u0000", "", StringComparison.Ordinal);
         if (

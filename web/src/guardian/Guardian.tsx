@@ -6,7 +6,7 @@ import { dayOf, minutes, percent, shortDay } from '../shared/format';
 import { courseWord, goalKinds } from '../shared/goalKinds';
 import { keys } from '../shared/keys';
 import { signOut, useSignInBy, type Session } from '../shared/session';
-import { t } from '../shared/words';
+import { say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { Brand } from '../ui/Frame';
 import { Empty, Show } from '../ui/Show';
@@ -29,7 +29,7 @@ export default function Guardian({ session }: { session: Session }) {
         <Show query={children}>
           {(all) =>
             all.length === 0 ? (
-              <Empty title={t('Nobody to show')}>
+              <Empty title={t('No children linked yet')}>
                 <p>
                   {t('The school has ended your access, or your code was for a child who has left. Ask the school.')}
                 </p>
@@ -45,12 +45,12 @@ export default function Guardian({ session }: { session: Session }) {
                     )}
                   >
                     <h2 className="text-2xl">{c.givenName}</h2>
-                    <p className="text-xl">{c.level}.</p>
-                    <p>{c.trend}</p>
+                    <p className="text-xl">{say(c.level)}</p>
+                    <p>{say(c.trend)}</p>
                     <section>
                       <h3>{t('Goals this term')}</h3>
                       {c.goals.length === 0 ? (
-                        <p className="text-soft">{t('No goals have been set.')}</p>
+                        <p className="text-soft">{t('No goals yet')}</p>
                       ) : (
                         <ul>
                           {c.goals.map((g) => (
@@ -62,9 +62,9 @@ export default function Guardian({ session }: { session: Session }) {
                       )}
                     </section>
                     <section>
-                      <h3>{t('Read lately')}</h3>
+                      <h3>{t('Recent reading')}</h3>
                       {c.readings.length === 0 ? (
-                        <p className="text-soft">{t('Nothing yet.')}</p>
+                        <p className="text-soft">{t('Nothing read yet')}</p>
                       ) : (
                         <ul>
                           {c.readings.slice(0, 12).map((r, i) => (
@@ -78,7 +78,7 @@ export default function Guardian({ session }: { session: Session }) {
                                     : t('not finished')}
                                 {r.minutes > 0 && `, ${minutes(r.minutes * 60)}`}
                                 {r.score != null &&
-                                  `, ${t('{{score}} right at the first try', { score: percent(r.score) })}`}
+                                  `, ${t('{{score}} right on the first try', { score: percent(r.score) })}`}
                               </span>
                             </li>
                           ))}

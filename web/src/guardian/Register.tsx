@@ -1,7 +1,7 @@
 import { useEffect, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { api, fieldOf, ok, Problem, sentence } from '../shared/api';
-import { t } from '../shared/words';
+import { say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { ErrorText } from '../ui/Field';
 import { Door } from '../ui/Frame';
@@ -21,7 +21,7 @@ export default function Register() {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      setDone((await ok(api.POST('/guardian/register', { body: form }))).sentence);
+      setDone(say((await ok(api.POST('/guardian/register', { body: form }))).sentence));
     } catch (problem) {
       setError(problem);
     }
@@ -52,13 +52,8 @@ export default function Register() {
         <Form onSubmit={(e) => void submit(e)}>
           {field('code', t('Code from the letter'))}
           {field('name', t('Your name'))}
-          {field('mail', t('Your e-mail address'), 'email')}
-          {field(
-            'password',
-            t('A password of your own'),
-            'password',
-            t('Use 10 to 200 characters; a few words are best.'),
-          )}
+          {field('mail', t('Your email address'), 'email')}
+          {field('password', t('Choose a password'), 'password', t('Use 10 to 200 characters. A few words work well.'))}
           {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
             <ErrorText>{sentence(error)}</ErrorText>
           ) : null}
@@ -83,9 +78,9 @@ export function Confirm() {
     );
   }, []);
   return (
-    <Door title={t('Your address')}>
+    <Door title={t('Email')}>
       {state.ok ? (
-        <p role="status">{t('Confirmed. You can sign in with your address and password.')}</p>
+        <p role="status">{t('Email confirmed. Sign in with your email and password.')}</p>
       ) : state.error ? (
         <ErrorText>{state.error}</ErrorText>
       ) : (

@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { type Api, api, fieldOf, ok, Problem, sentence } from '../shared/api';
 import { keys } from '../shared/keys';
 import { useSignInBy } from '../shared/session';
-import { t } from '../shared/words';
+import { say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { ErrorText } from '../ui/Field';
 import { Door } from '../ui/Frame';
@@ -23,7 +23,7 @@ export default function Welcome() {
   });
   if (token === '' || pass.error)
     return (
-      <Door title={t('Your way in')}>
+      <Door title={t('Set up your account')}>
         {pass.error ? <ErrorText>{sentence(pass.error)}</ErrorText> : null}
         <Form
           onSubmit={(e) => {
@@ -34,10 +34,10 @@ export default function Welcome() {
           <TextField label={t('Code from your sheet')} autoComplete="off" value={typed} set={setTyped} />
           <Row end>
             <Button asChild look="plain">
-              <Link to="/">{t('I have a password')}</Link>
+              <Link to="/">{t('Sign in with a password')}</Link>
             </Button>
             <Button look="main" type="submit">
-              {t('Go on')}
+              {t('Continue')}
             </Button>
           </Row>
         </Form>
@@ -46,7 +46,7 @@ export default function Welcome() {
   return pass.data ? (
     <Choose token={token} pass={pass.data} />
   ) : (
-    <Door title={t('Your way in')}>
+    <Door title={t('Set up your account')}>
       <p role="status">…</p>
     </Door>
   );
@@ -68,10 +68,10 @@ function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
     }
   };
   return (
-    <Door title={pass.purpose === 'Reset' ? t('A new password') : t('Welcome, {{name}}', { name: pass.name })}>
+    <Door title={pass.purpose === 'Reset' ? t('New password') : t('Welcome, {{name}}', { name: pass.name })}>
       <Form onSubmit={(e) => void submit(e)}>
         <TextField
-          label={t('User name to sign in with')}
+          label={t('User name for signing in')}
           error={fieldOf(error, 'userName')}
           autoComplete="username"
           disabled={pass.purpose === 'Reset'}
@@ -79,8 +79,8 @@ function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
           set={setUserName}
         />
         <PasswordField
-          label={t('A password of your own')}
-          hint={pass.rules}
+          label={t('Choose a password')}
+          hint={say(pass.rules)}
           error={fieldOf(error, 'password')}
           autoFocus
           autoComplete="new-password"

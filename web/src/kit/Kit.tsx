@@ -23,6 +23,7 @@ import { DateField, NumberField, PasswordField, SearchField, TextArea, TextField
 import { Toasts } from '../ui/Toasts';
 import { TideMarks } from '../ui/TideMarks';
 import { Buoy } from '../ui/Buoy';
+import { phrase } from '../shared/words';
 
 /* Shows each piece in every state, in development only. Its sentences are not the product's, so they are not in the catalogue. */
 
@@ -293,9 +294,9 @@ const lines: Line[] = Array.from({ length: 300 }, (_, i) => ({
   depth: 18 + ((i * 7) % 30),
 }));
 const columns: Column<Line>[] = [
-  { key: 'name', name: 'Reader', by: (r) => r.name, show: (r) => r.name },
-  { key: 'depth', name: 'Depth', num: true, by: (r) => r.depth, show: (r) => r.depth.toFixed(1) },
-  { key: 'band', name: 'Group', show: (r) => (r.depth > 30 ? 'Mill' : 'Kelp') },
+  { key: 'name', name: phrase('Reader'), by: (r) => r.name, show: (r) => r.name },
+  { key: 'depth', name: phrase('Depth'), num: true, by: (r) => r.depth, show: (r) => r.depth.toFixed(1) },
+  { key: 'band', name: phrase('Group'), show: (r) => (r.depth > 30 ? 'Mill' : 'Kelp') },
 ];
 
 function Lists() {

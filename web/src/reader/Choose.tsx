@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { sentence } from '../shared/api';
-import { t } from '../shared/words';
+import { named, t } from '../shared/words';
 import { OfferCard, useTake } from './ChooseNext';
 import { useChoices } from './queries';
 import { Button } from '../ui/Button';
@@ -25,22 +25,22 @@ export default function Choose() {
           return (
             <main className="mx-auto grid max-w-280 gap-5 p-6">
               {!c.open || c.offers.length === 0 ? (
-                <p>{t('There is no more to choose from just now.')}</p>
+                <p>{t('No more texts to choose now.')}</p>
               ) : (
                 <>
                   {c.left === 0 && (
                     <p role="status">
-                      {t('You have chosen enough for now. Finish one, or put one back, and you can take another.')}
+                      {t('You have chosen enough for now. Finish one, or put one back, to choose another.')}
                     </p>
                   )}
                   {take.error && <p role="alert">{sentence(take.error)}</p>}
-                  <div className="flex flex-wrap gap-2" role="group" aria-label={t('What it is about')}>
+                  <div className="flex flex-wrap gap-2" role="group" aria-label={t('Topic')}>
                     <Button size="reader" aria-pressed={about === ''} onClick={() => setAbout('')}>
                       {t('All')}
                     </Button>
                     {topics.map((topic) => (
                       <Button size="reader" key={topic} aria-pressed={about === topic} onClick={() => setAbout(topic)}>
-                        {t(topic)}
+                        {named(topic)}
                       </Button>
                     ))}
                   </div>

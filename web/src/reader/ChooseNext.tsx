@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { type Api, api, ok, sentence } from '../shared/api';
 import { keys } from '../shared/keys';
-import { t } from '../shared/words';
+import { named, phrase, t } from '../shared/words';
 import { useChoices } from './queries';
 import { Button } from '../ui/Button';
 
@@ -33,9 +33,9 @@ export function ChooseNext() {
     <section aria-labelledby="choose">
       <h2 id="choose">{t('Choose something to read')}</h2>
       {c.left === 0 ? (
-        <p>{t('You have chosen enough for now. Finish one, or put one back, and you can take another.')}</p>
+        <p>{t('You have chosen enough for now. Finish one, or put one back, to choose another.')}</p>
       ) : c.offers.length === 0 ? (
-        <p>{t('There is no more to choose from just now.')}</p>
+        <p>{t('No more texts to choose now.')}</p>
       ) : (
         <>
           <ul className="grid gap-2">
@@ -60,9 +60,9 @@ export function ChooseNext() {
 }
 
 const zones = {
-  Independent: 'easy for you',
-  Instructional: 'a good fit for you',
-  Frustration: 'deep for you',
+  Independent: phrase('easy for you'),
+  Instructional: phrase('right for you'),
+  Frustration: phrase('hard for you'),
 } as const;
 
 export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => void; busy: boolean }) {
@@ -77,9 +77,11 @@ export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => voi
       <h3>{offer.title}</h3>
       <p>{offer.blurb}</p>
       <p className="text-soft">
-        {[t(offer.kind), t('{{count}} words', { count: offer.words }), t(zones[offer.zone as keyof typeof zones])].join(
-          ' · ',
-        )}
+        {[
+          named(offer.kind),
+          t('{{count}} words', { count: offer.words }),
+          t(zones[offer.zone as keyof typeof zones]),
+        ].join(' · ')}
       </p>
       <Button size="reader" disabled={busy} onClick={take} aria-label={t('Read {{title}}', { title: offer.title })}>
         {t('Read this')}

@@ -92,16 +92,16 @@ export function Home({ session }: { session: Session }) {
                     <Button asChild look="main" size="reader">
                       <Link
                         to={to(next)}
-                        aria-label={`${next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}: ${next.title}`}
+                        aria-label={`${next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}: ${next.title}`}
                       >
-                        {next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}
+                        {next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}
                       </Link>
                     </Button>
                   </article>
                 ) : (
                   <article className={islandLook({ kind: 'next' })}>
                     <h3>{t('All done')}</h3>
-                    <p>{t('There is nothing you have to read just now. Your teacher will give you the next text.')}</p>
+                    <p>{t('Nothing to read now. Your teacher will choose more.')}</p>
                   </article>
                 )}
                 {next?.chosen && <PutBack ticketId={next.id} title={next.title} />}
@@ -130,8 +130,8 @@ export function Home({ session }: { session: Session }) {
                 <h2 id="done">{t('Finished')}</h2>
                 <p className="mb-3.5">
                   {words > 0
-                    ? t('You read {{n}} words this week.', { n: number(words) })
-                    : t('No text finished this week yet.')}
+                    ? t('You read {{count}} words this week.', { count: number(words) })
+                    : t('No text finished yet this week.')}
                 </p>
                 <ul className="grid gap-2">
                   {done.slice(0, 12).map((k) => (
@@ -139,11 +139,11 @@ export function Home({ session }: { session: Session }) {
                       <Link className={bigPlate} to={`/text/${k.id}/result`}>
                         <b>{k.title}</b>
                         <span className="text-soft">
-                          {k.handedInAt ? dayOf(k.handedInAt) : t('will be handed in')}
+                          {k.handedInAt ? dayOf(k.handedInAt) : t('not sent yet')}
                           {k.handedInAt && k.state !== 'Released' && ` · ${t('your teacher is reading it')}`}
                           {k.state === 'Released' &&
                             k.score != null &&
-                            ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}
+                            ` · ${t('{{share}} on the first try', { share: percent(k.score) })}`}
                         </span>
                       </Link>
                     </li>
@@ -191,8 +191,8 @@ function Checks() {
             {k.closesOn && ` · ${t('until {{day}}', { day: dayOf(k.closesOn) })}`}
           </p>
           <Button asChild look="main" size="reader">
-            <Link to={`/check/${k.id}`} aria-label={`${k.begun ? t('Go on') : t('Begin')}: ${k.title}`}>
-              {k.begun ? t('Go on') : t('Begin')}
+            <Link to={`/check/${k.id}`} aria-label={`${k.begun ? t('Continue') : t('Start')}: ${k.title}`}>
+              {k.begun ? t('Continue') : t('Start')}
             </Link>
           </Button>
         </article>

@@ -18,10 +18,10 @@ export function KeptNote() {
     >
       <WifiSlash size={24} aria-hidden />
       <span>
-        <b>{t('No network just now.')}</b>{' '}
+        <b>{t('No internet now.')}</b>{' '}
         {answers > 0
-          ? t('Your {{count}} answers are kept on this device and will be sent.', { count: answers })
-          : t('What you do is kept on this device.')}
+          ? t('Your {{count}} answers are safe here and will be sent.', { count: answers })
+          : t('What you do is saved on this device.')}
       </span>
     </p>
   );

@@ -33,7 +33,7 @@ export function Listen({ src }: { src: string }) {
         {on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
         {on ? t('Pause, {{time}}', { time: clock(at) }) : t('Listen')}
       </Button>
-      {failed && <span role="status">{t('The reading cannot be played just now.')}</span>}
+      {failed && <span role="status">{t('The recording cannot play now.')}</span>}
     </>
   );
 }

@@ -153,7 +153,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
             {t('Hand in')}
           </Button>
         ) : (
-          <span className="text-soft">{t('{{n}} still to answer', { n: left })}</span>
+          <span className="text-soft">{t('{{n}} to answer', { n: left })}</span>
         )}
       </ReaderFoot>
     </ReaderSide>

@@ -55,7 +55,7 @@ function Code() {
       />
       {error && <Say role="alert">{error}</Say>}
       <Button look="main" size="reader" type="submit">
-        {t('Go on')}
+        {t('Continue')}
       </Button>
       <Button asChild look="plain" size="reader">
         <Link to="/staff">{t('I am a teacher')}</Link>
@@ -107,7 +107,7 @@ function Tiles({ code }: { code: string }) {
   return (
     <div className={islandLook({ kind: 'wide' })}>
       <h1>{t('{{name}}: who are you?', { name: room.data.className })}</h1>
-      {room.data.tiles.length === 0 && <p>{t('There is nobody in this class yet.')}</p>}
+      {room.data.tiles.length === 0 && <p>{t('No one is in this class yet.')}</p>}
       <ul className="grid w-full grid-cols-[repeat(auto-fill,minmax(136px,1fr))] gap-2.5">
         {room.data.tiles.map((one) => (
           <li key={one.id}>
@@ -120,7 +120,7 @@ function Tiles({ code }: { code: string }) {
       </ul>
       <Row>
         <Button look="plain" size="reader" onClick={() => setJoining(true)}>
-          {t('I am not here yet')}
+          {t('My name is not here')}
         </Button>
         {!handed && (
           <Button asChild look="plain" size="reader">
@@ -153,7 +153,7 @@ function BackToDesk({ name }: { name: string }) {
   if (!open)
     return (
       <Button look="plain" size="reader" onClick={() => setOpen(true)}>
-        {t('Back to the teacher’s side')}
+        {t('Back to teacher pages')}
       </Button>
     );
   return (
@@ -168,7 +168,7 @@ function BackToDesk({ name }: { name: string }) {
         set={setPassword}
       />
       <Button look="main" size="reader" type="submit">
-        {t('Go back')}
+        {t('Back')}
       </Button>
       {error && <Say role="alert">{error}</Say>}
     </form>
@@ -288,7 +288,7 @@ function Typed({ code, who, back }: { code: string; who: Api<'Tile'>; back: () =
       {error && <Say role="alert">{error}</Say>}
       <Row>
         <Button look="main" size="reader" type="submit" disabled={!secret.trim()}>
-          {t('Go on')}
+          {t('Continue')}
         </Button>
         <Button look="plain" size="reader" onClick={back}>
           {t('That is not me')}

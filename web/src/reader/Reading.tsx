@@ -87,7 +87,7 @@ function Pages({ work }: { work: Work }) {
             }}
           >
             <TextAa size={24} aria-hidden />
-            {t('Letters')}
+            {t('Font')}
           </Button>
           <Button
             size="reader"
@@ -98,7 +98,7 @@ function Pages({ work }: { work: Work }) {
             }}
           >
             <DropHalf size={24} aria-hidden />
-            {t('Page')}
+            {t('Page colour')}
           </Button>
           <Button size="reader" aria-pressed={guide} onClick={() => setGuide(!guide)}>
             <Rows size={24} aria-hidden />
@@ -154,7 +154,7 @@ function Pages({ work }: { work: Work }) {
             <h2>{word.text}</h2>
             <button
               className="hover:bg-tint absolute top-2 right-1.5 grid size-11 place-content-center rounded-md"
-              aria-label={t('Close the word card')}
+              aria-label={t('Close word card')}
               onClick={() => setWord(null)}
             >
               <X size={24} aria-hidden />
@@ -174,12 +174,12 @@ function Pages({ work }: { work: Work }) {
         {aloud.can && !work.sound && (
           <Button size="reader" onClick={aloud.toggle}>
             {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
-            {aloud.on ? t('Stop reading aloud') : t('Read aloud')}
+            {aloud.on ? t('Stop listening') : t('Listen')}
           </Button>
         )}
         {last ? (
           <Button look="main" size="reader" onClick={() => void toQuiz()}>
-            {finished(work) ? t('See how it went') : t('To the questions')}
+            {finished(work) ? t('See result') : t('Go to questions')}
             <CaretRight size={24} aria-hidden />
           </Button>
         ) : (

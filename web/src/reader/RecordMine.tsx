@@ -46,7 +46,7 @@ export function RecordMine({ work }: { work: Work }) {
         body: made.blob,
       });
       if (recording) client.setQueryData<Work>(keys.my.ticket(work.id), (w) => w && { ...w, recording });
-      setSaid(recording ? t('Your teacher can hear it now.') : t('Kept on this device. It will be sent.'));
+      setSaid(recording ? t('Your teacher can hear it now.') : t('Saved on this device. It will be sent.'));
       recorder.forget();
     } catch (e) {
       setSaid(sentence(e));
@@ -54,12 +54,12 @@ export function RecordMine({ work }: { work: Work }) {
     setBusy(false);
   };
   if (!recorder.can) return <p role="status">{t('This device cannot record. Read it to your teacher.')}</p>;
-  if (work.recording?.marked) return <p role="status">{t('Your reading has been heard.')}</p>;
+  if (work.recording?.marked) return <p role="status">{t('Your teacher has listened.')}</p>;
   return (
     <div
       className="flex flex-wrap items-center gap-2.5 [&_audio]:h-11 [&_audio]:w-55 [&_span:empty]:hidden"
       role="group"
-      aria-label={t('My reading aloud')}
+      aria-label={t('My recording')}
     >
       {recorder.state === 'recording' ? (
         <Button look="main" size="reader" onClick={recorder.stop}>
@@ -71,11 +71,11 @@ export function RecordMine({ work }: { work: Work }) {
           <Heard blob={mine} label={t('My reading')} />
           <Button size="reader" disabled={busy} onClick={() => void recorder.start()}>
             <ArrowCounterClockwise size={24} aria-hidden />
-            {t('Again')}
+            {t('Record again')}
           </Button>
           <Button look="main" size="reader" disabled={busy} onClick={() => void keep()}>
             <Check size={24} aria-hidden />
-            {t('Send it')}
+            {t('Send')}
           </Button>
         </>
       ) : (
@@ -88,16 +88,16 @@ export function RecordMine({ work }: { work: Work }) {
           }}
         >
           <Microphone size={24} aria-hidden />
-          {has ? t('Record it again') : t('Read it aloud and record')}
+          {has ? t('Record again') : t('Record my reading')}
         </Button>
       )}
       <span role="status">
         {recorder.state === 'refused'
-          ? t('The microphone is switched off. Ask your teacher.')
+          ? t('The microphone is off. Ask your teacher.')
           : said ||
             (recorder.state === 'idle' && has
               ? waits
-                ? t('Kept on this device. It will be sent.')
+                ? t('Saved on this device. It will be sent.')
                 : t('Sent, {{time}}', { time: clock(sure(work.recording).seconds) })
               : '')}
       </span>

@@ -45,9 +45,7 @@ export default function Result() {
           )}
         >
           <h2>{t('Your answers are safe')}</h2>
-          <p>
-            {t('There is no internet. Everything is kept on this device and is handed in when the internet is back.')}
-          </p>
+          <p>{t('No internet. Your answers are safe here. They are handed in when the internet is back.')}</p>
           <Row>
             <Button asChild look="main" size="reader">
               <Link to="/">{t('My reading')}</Link>
@@ -64,10 +62,10 @@ export default function Result() {
           )}
         >
           <h2>{t('Handed in')}</h2>
-          <p>{t('Your teacher is reading what you wrote. You will see here how it went.')}</p>
+          <p>{t('Your teacher is reading your answers. Your result will appear here.')}</p>
           <Row>
             <Button asChild size="reader">
-              <Link to={`/text/${ticketId}`}>{t('Read it again')}</Link>
+              <Link to={`/text/${ticketId}`}>{t('Read again')}</Link>
             </Button>
             <Button asChild look="main" size="reader">
               <Link to="/">{t('My reading')}</Link>
@@ -86,7 +84,7 @@ export default function Result() {
               )}
             >
               <h2>
-                {t('{{right}} of {{n}} right at the first try', { right: r.right, n: r.questions })}{' '}
+                {t('{{right}} of {{n}} right on the first try', { right: r.right, n: r.questions })}{' '}
                 <TideMarks of={r.lines.map((l) => l.mark)} />
               </h2>
               <ol>
@@ -132,7 +130,7 @@ export default function Result() {
               </ol>
               <Row>
                 <Button asChild size="reader">
-                  <Link to={`/text/${r.id}`}>{t('Read it again')}</Link>
+                  <Link to={`/text/${r.id}`}>{t('Read again')}</Link>
                 </Button>
                 <Button asChild look="main" size="reader">
                   <Link to="/">{t('My reading')}</Link>

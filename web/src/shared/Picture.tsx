@@ -1,5 +1,5 @@
 import { cx } from 'class-variance-authority';
-import { t } from './words';
+import { named } from './words';
 import { sure } from './sure';
 
 // Drawn here, so that every picture is told from every other by its outline alone.
@@ -20,7 +20,7 @@ const drawings: Record<string, string> = {
   shell: 'M22 36C8 33 6 18 12 12c5-5 15-5 20 0c6 6 4 21-10 24zM22 36V9M22 36L13 14M22 36l9-22',
 };
 
-export const pictureName = (name: string) => t(name);
+export const pictureName = (name: string) => named(name);
 
 /** One of the pictures that secrets are made of, with outline and light tint. */
 export function Picture({ name }: { name: string }) {

@@ -1,7 +1,7 @@
 import { cx } from 'class-variance-authority';
 import type { Api } from './api';
 import { Picture, pictureName } from './Picture';
-import { t } from './words';
+import { phrase, type Phrase, t } from './words';
 
 /** A secret as it is told to its reader: pictures in order, or the code or password to type. */
 export function Secret({ kind, secret, small = false }: { kind: SecretKind; secret: string; small?: boolean }) {
@@ -34,6 +34,10 @@ export function Secret({ kind, secret, small = false }: { kind: SecretKind; secr
 
 export type SecretKind = Api<'SecretKind'>;
 
-const kinds: Record<SecretKind, string> = { Pictures: 'pictures', Code: 'code', Password: 'password' };
+const kinds: Record<SecretKind, Phrase> = {
+  Pictures: phrase('pictures'),
+  Code: phrase('code'),
+  Password: phrase('password'),
+};
 export const kindName = (kind: SecretKind) => t(kinds[kind]);
 export const secretKinds = ['Pictures', 'Code', 'Password'] as const satisfies readonly SecretKind[];

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
+import { type Message, say, t } from './words';
 
 type Schemas = components['schemas'];
 /** What the server answers, as the pages write it: without the /api that every path begins with. */
@@ -13,7 +14,7 @@ export class Problem extends Error {
     readonly status: number,
     readonly code: string,
     message: string,
-    readonly fields: Record<string, string[]> = {},
+    readonly fields: Record<string, Message> = {},
   ) {
     super(message);
   }
@@ -22,7 +23,7 @@ export class Problem extends Error {
 /** The server could not be reached at all. */
 export class NoNetwork extends Error {
   constructor() {
-    super('There is no connection to the server just now.');
+    super(t('No connection to the server. What you did is safe. Try again.'));
   }
 }
 
@@ -65,13 +66,13 @@ async function freshToken(): Promise<string | null> {
 async function problemOf(response: Response): Promise<Problem> {
   const text = await response.text();
   const said = text.startsWith('{')
-    ? (JSON.parse(text) as { code?: string; title?: string; fields?: Record<string, string[]> })
+    ? (JSON.parse(text) as { code?: string; said?: Message; fields?: Record<string, Message> })
     : {};
   if (said.code === 'signed-out') signedOut();
   return new Problem(
     response.status,
     said.code ?? 'failed',
-    said.title ?? 'Something went wrong on the server.',
+    say(said.said) || t('Something went wrong on the server. Saved work is safe. Try again.'),
     said.fields,
   );
 }
@@ -140,5 +141,8 @@ export async function sendKept(
 }
 
 /** The sentence to show for whatever went wrong. */
-export const sentence = (e: unknown) => (e instanceof Error ? e.message : 'Something went wrong.');
-export const fieldOf = (e: unknown, name: string) => (e instanceof Problem ? e.fields[name]?.[0] : undefined);
+export const sentence = (e: unknown) => (e instanceof Error ? e.message : t('Something went wrong. Try again.'));
+export const fieldOf = (e: unknown, name: string) => {
+  const field = e instanceof Problem ? e.fields[name] : undefined;
+  return field && say(field);
+};

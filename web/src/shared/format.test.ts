@@ -10,7 +10,7 @@ describe('figures', () => {
   });
 
   it('are written with units as people say them', () => {
-    expect(percent(0.695)).toBe('70 %');
+    expect(percent(0.695)).toBe('70%');
     expect(number(21400)).toBe('21,400');
     expect(minutes(0)).toBe('–');
     expect(minutes(48)).toBe('48 s');

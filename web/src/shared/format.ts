@@ -1,40 +1,60 @@
 import type { Api } from './api';
-import { t } from './words';
-const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
-const hours = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-const whole = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 });
+import { locale } from './language';
+import { phrase, type Phrase, t } from './words';
+
+/** Something that writes in the language of the page, made once for each. */
+const inLanguage = <T>(make: (language: string) => T) => {
+  const made = new Map<string, T>();
+  return () => {
+    const known = made.get(locale()) ?? make(locale());
+    made.set(locale(), known);
+    return known;
+  };
+};
+const day = inLanguage((l) => new Intl.DateTimeFormat(l, { weekday: 'short', day: 'numeric', month: 'short' }));
+const short = inLanguage((l) => new Intl.DateTimeFormat(l, { day: 'numeric', month: 'short' }));
+const hours = inLanguage((l) => new Intl.DateTimeFormat(l, { hour: '2-digit', minute: '2-digit' }));
+const whole = inLanguage((l) => new Intl.NumberFormat(l, { maximumFractionDigits: 0 }));
+const tenths = inLanguage(
+  (l) => new Intl.NumberFormat(l, { minimumFractionDigits: 1, maximumFractionDigits: 1, useGrouping: false }),
+);
+const share = inLanguage((l) => new Intl.NumberFormat(l, { style: 'percent', maximumFractionDigits: 0 }));
 
 const date = (iso: string) => new Date(iso.length === 10 ? `${iso}T12:00:00` : iso);
 /** Tue 24 Nov */
-export const dayOf = (iso: string) => day.format(date(iso)).replace(',', '');
+export const dayOf = (iso: string) => day().format(date(iso)).replace(',', '');
 /** Today on this device, as the API writes days. */
 export const today = () => new Date().toLocaleDateString('sv');
-export const shortDay = (iso: string) => short.format(date(iso));
-export const timeOf = (iso: string) => hours.format(date(iso));
-export const fm = (x: number) => x.toFixed(1).replace('-', '−');
-export const signed = (x: number) => (x >= 0 ? '+' : '−') + Math.abs(x).toFixed(1);
-export const percent = (x: number) => `${Math.round(x * 100)} %`;
-export const number = (x: number) => whole.format(x);
-/** Half of a level's 90 % range: what stands behind every ± of a reader's level. */
+export const shortDay = (iso: string) => short().format(date(iso));
+export const timeOf = (iso: string) => hours().format(date(iso));
+export const fm = (x: number) => tenths().format(x).replace('-', '−');
+export const signed = (x: number) => (x >= 0 ? '+' : '−') + tenths().format(Math.abs(x));
+/** 90%, or as the language writes it. */
+export const percent = (x: number) => share().format(x);
+export const number = (x: number) => whole().format(x);
+/** Half of a 90 % range: what stands behind every ± of a reader's level and a text's depth. */
 export const halfRange = (sd: number) => 1.645 * sd;
 /** 1:05 */
 export const clock = (seconds: number) =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 export const minutes = (seconds: number) =>
-  seconds <= 0 ? '–' : seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;
+  seconds <= 0
+    ? '–'
+    : seconds < 90
+      ? t('{{n}} s', { n: Math.round(seconds) })
+      : t('{{n}} min', { n: Math.round(seconds / 60) });
 
 type Strand = Api<'Strand'>;
-const strandNames: Record<Strand, string> = {
-  Retrieve: 'retrieve',
-  Infer: 'infer',
-  WordMeaning: 'word meaning',
-  Summarise: 'summarise',
-  Structure: 'structure',
-  AuthorsCraft: 'author’s craft',
-  Connect: 'connect',
+const strandNames: Record<Strand, Phrase> = {
+  Retrieve: phrase('retrieve'),
+  Infer: phrase('infer'),
+  WordMeaning: phrase('word meaning'),
+  Summarise: phrase('summarise'),
+  Structure: phrase('structure'),
+  AuthorsCraft: phrase('author’s craft'),
+  Connect: phrase('connect'),
 };
-export const strandName = (s: Strand | null | undefined) => (s ? strandNames[s] : '');
+export const strandName = (s: Strand | null | undefined) => (s ? t(strandNames[s]) : '');
 
 /** A chance, in a word and tenths; the ends are one and nineteen in twenty, never nothing or certain. */
 export const chanceWords = (chance: number): string => {

@@ -1,6 +1,6 @@
 import type { Api } from './api';
-import { number } from './format';
-import { t } from './words';
+import { number, percent } from './format';
+import { phrase, type Phrase, t } from './words';
 
 export type GoalKind = Api<'GoalKind'>;
 
@@ -19,12 +19,12 @@ type Kind = {
 export const goalKinds: Record<GoalKind, Kind> = {
   Comprehension: {
     name: () => t('Comprehension'),
-    write: (x) => `${Math.round(x)} %`,
+    write: (x) => percent(x / 100),
     outOf: (done, target) =>
-      t('{{done}} of {{target}} %', { done: done == null ? '–' : Math.round(done), target: Math.round(target) }),
+      t('{{done}} of {{target}}%', { done: done == null ? '–' : Math.round(done), target: Math.round(target) }),
     grows: false,
     forGuardian: (target, done) =>
-      t('Answer {{target}} % right at the first try: {{done}} % so far', { target, done: Math.round(done) }),
+      t('Answer {{target}}% right on the first try: {{done}}% so far', { target, done: Math.round(done) }),
   },
   Words: {
     name: () => t('Words'),
@@ -37,10 +37,10 @@ export const goalKinds: Record<GoalKind, Kind> = {
   },
 };
 
-const courses: Record<Api<'Course'>, string> = {
-  Reached: 'reached',
-  OnCourse: 'on course',
-  SlightlyBehind: 'slightly behind',
-  Behind: 'behind',
+const courses: Record<Api<'Course'>, Phrase> = {
+  Reached: phrase('reached'),
+  OnCourse: phrase('on course'),
+  SlightlyBehind: phrase('slightly behind'),
+  Behind: phrase('behind'),
 };
 export const courseWord = (course: Api<'Course'>) => t(courses[course]);

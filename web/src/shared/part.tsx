@@ -21,15 +21,15 @@ export function Broken({ error, resetErrorBoundary }: FallbackProps) {
     };
   }, [missing, resetErrorBoundary]);
   return (
-    <Empty alert title={missing ? t('This page has not arrived yet') : t('This page stopped working')}>
+    <Empty alert title={missing ? t('This page has not loaded yet') : t('This page stopped working')}>
       <p>
         {missing
-          ? t('There is no internet now. The page opens as soon as it is back. What you did is safe.')
-          : t('What you did before is safe. Try again, or load the page again.')}
+          ? t('No internet. The page opens when it is back. Your work is safe.')
+          : t('Your work is safe. Try again or reload the page.')}
       </p>
       <Row>
         <Button onClick={resetErrorBoundary}>{t('Try again')}</Button>
-        <Button onClick={() => location.reload()}>{t('Load the page again')}</Button>
+        <Button onClick={() => location.reload()}>{t('Reload page')}</Button>
       </Row>
     </Empty>
   );

@@ -1,13 +1,14 @@
+import { phrase, type Phrase } from './words';
 import type { Api } from './api';
 
 /** An adult's part in a class. */
 export type Part = Api<'Part'>;
 
-export const partWords: Record<Part, string> = {
-  None: 'not a teacher',
-  Assistant: 'assistant',
-  CoTeacher: 'co-teacher',
-  Teacher: 'teacher',
+export const partWords: Record<Part, Phrase> = {
+  None: phrase('not a teacher'),
+  Assistant: phrase('assistant'),
+  CoTeacher: phrase('co-teacher'),
+  Teacher: phrase('teacher'),
 };
 
 /** The parts that can be given, the greatest first. */

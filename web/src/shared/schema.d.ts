@@ -913,7 +913,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['GoesAlong'][];
+            'application/json': components['schemas']['Message'][];
           };
         };
       };
@@ -7319,7 +7319,7 @@ export interface components {
     BroughtText: {
       id: components['schemas']['TextId'];
       title: string;
-      warnings: string[];
+      warnings: components['schemas']['Message'][];
     };
     BulkRequest: {
       readerIds: components['schemas']['ReaderId'][];
@@ -7333,7 +7333,7 @@ export interface components {
     };
     CellProblemView: {
       column: string;
-      reason: string;
+      reason: components['schemas']['Message'];
       stops: boolean;
     };
     Change: {
@@ -7343,7 +7343,7 @@ export interface components {
       at: string;
       by: string;
       kind: components['schemas']['ChangeKind'];
-      summary: string;
+      summary: components['schemas']['Message'];
       /** Format: date-time */
       undoneAt: null | string;
     };
@@ -7367,7 +7367,7 @@ export interface components {
     ChartEffect: {
       /** Format: int32 */
       readers: number;
-      sentences: string[];
+      sentences: components['schemas']['Message'][];
     };
     ChartRequest: {
       ownColumns: string[];
@@ -7391,7 +7391,7 @@ export interface components {
     };
     CheckChanged: {
       changeId: null | components['schemas']['ChangeId'];
-      sentence: string;
+      sentence: components['schemas']['Message'];
     };
     CheckChoices: {
       usual: components['schemas']['PartPlanView'][];
@@ -7524,8 +7524,8 @@ export interface components {
       givenName: string;
       /** Format: int32 */
       grade: number;
-      level: string;
-      trend: string;
+      level: components['schemas']['Message'];
+      trend: components['schemas']['Message'];
       readings: components['schemas']['ChildReading'][];
       goals: components['schemas']['GoalStandingView'][];
     };
@@ -7790,7 +7790,7 @@ export interface components {
     };
     DraftFileView: {
       texts: components['schemas']['DraftTextView'][];
-      notes: string[];
+      notes: components['schemas']['Message'][];
     };
     DraftOfRecord: {
       marks: components['schemas']['MarkOfRecord'][];
@@ -7828,7 +7828,7 @@ export interface components {
       depth: null | components['schemas']['Fathoms'];
       /** Format: double */
       depthError: null | number;
-      gradeLabel: null | string;
+      levelName: null | components['schemas']['Message'];
       remarks: components['schemas']['RemarkView'][];
       suggestedWords: components['schemas']['SuggestedWord'][];
       pictures: components['schemas']['DraftPictureView'][];
@@ -8021,11 +8021,6 @@ export interface components {
       schoolDaysLeft: number;
       lines: components['schemas']['GoalLine'][];
     };
-    GoesAlong: {
-      what: string;
-      /** Format: int32 */
-      count: number;
-    };
     GoneRequest: {
       gone: boolean;
     };
@@ -8123,7 +8118,7 @@ export interface components {
       progress: number;
       stage: null | components['schemas']['ImportStage'];
       preview: null | components['schemas']['ImportPreview'];
-      error: null | string;
+      error: null | components['schemas']['Message'];
       changeId: null | components['schemas']['ChangeId'];
       mends: components['schemas']['MendRow'][];
     };
@@ -8235,6 +8230,8 @@ export interface components {
       system: string;
       label: string;
     };
+    /** @enum {unknown} */
+    Language: 'English' | 'Spanish';
     LeaveOutRequest: {
       ids: components['schemas']['EvidenceId'][];
       reason?: null | string;
@@ -8337,7 +8334,7 @@ export interface components {
       by: null | string;
       what: components['schemas']['LookKind'];
       reader: null | string;
-      note: string;
+      note: components['schemas']['Message'];
     };
     /**
      * @description What was looked at, taken out or deleted.
@@ -8384,7 +8381,7 @@ export interface components {
       at: string;
       what: components['schemas']['EvidenceSource'];
       place: components['schemas']['Fathoms'];
-      note: string;
+      note: components['schemas']['Message'];
       ticketId: null | components['schemas']['TicketId'];
       /** Format: double */
       moved: null | number;
@@ -8450,7 +8447,7 @@ export interface components {
       depth: null | components['schemas']['Fathoms'];
       /** Format: double */
       depthError: null | number;
-      gradeLabel: null | string;
+      levelName: null | components['schemas']['Message'];
       plain: string;
       measure: null | components['schemas']['MeasureView'];
       why: null | components['schemas']['TextWhy'];
@@ -8489,6 +8486,37 @@ export interface components {
     };
     MergeRequest: {
       otherId: components['schemas']['ReaderId'];
+    };
+    /** @description A sentence for people: its place in the catalogue, and what goes into it. It is put into words where it is read, in the language of whoever reads it. */
+    Message: {
+      /** @description The English sentence with `{{0}}`, `{{1}}` and `{{count}}` where its values go. */
+      key: string;
+      /** @description What goes into it, in order. */
+      values: null | components['schemas']['MessageValue'][];
+      /**
+       * Format: int64
+       * @description The number by which a language chooses between one and many; null where none does.
+       */
+      count?: null | number;
+    };
+    /** @description What goes into a message: one of these. */
+    MessageValue: {
+      /** @description A name or somebody's own words, shown as they are. */
+      text?: null | string;
+      /** Format: double */
+      number?: null | number;
+      /**
+       * Format: int32
+       * @description Decimals of the number.
+       */
+      digits?: null | number;
+      /** Format: date */
+      day?: null | string;
+      /** Format: date-time */
+      time?: null | string;
+      message?: null | components['schemas']['Message'];
+      /** @description Several, joined by commas. */
+      list?: null | components['schemas']['MessageValue'][];
     };
     MoveRequest: {
       readerIds: components['schemas']['ReaderId'][];
@@ -8786,7 +8814,7 @@ export interface components {
       part: components['schemas']['CheckPart'];
       state: components['schemas']['PartState'];
       flag: components['schemas']['PartFlag'];
-      note: string;
+      note: components['schemas']['Message'];
       /** Format: int32 */
       rounds: number;
       /** Format: int32 */
@@ -8816,7 +8844,7 @@ export interface components {
       purpose: components['schemas']['PassPurpose'];
       name: string;
       userName: string;
-      rules: string;
+      rules: components['schemas']['Message'];
     };
     PassesRequest: {
       adultIds: components['schemas']['AdultId'][];
@@ -8851,11 +8879,11 @@ export interface components {
       /** Format: date-time */
       at: string;
       what: components['schemas']['EvidenceSource'];
-      note: string;
+      note: components['schemas']['Message'];
       ticketId: null | components['schemas']['TicketId'];
       /** Format: int32 */
       counted: number;
-      leftOut: string[];
+      leftOut: components['schemas']['Message'][];
       /** Format: double */
       moved: number;
       after: null | components['schemas']['Fathoms'];
@@ -8910,8 +8938,8 @@ export interface components {
     PreviewLine: {
       kind: components['schemas']['RosterKind'];
       what: components['schemas']['StepKind'];
-      name: string;
-      detail: string;
+      name: components['schemas']['Message'];
+      detail: components['schemas']['Message'];
     };
     /** @enum {unknown} */
     PrintForm: 'Cards' | 'List' | 'Letters';
@@ -8926,7 +8954,7 @@ export interface components {
       line: number;
       column: string;
       value: string;
-      reason: string;
+      reason: components['schemas']['Message'];
       stops: boolean;
     };
     ProposalRequest: {
@@ -9010,11 +9038,11 @@ export interface components {
       at: null | number;
       /** @description It cannot be asked like this. */
       stops: boolean;
-      sentence: string;
+      sentence: components['schemas']['Message'];
     };
     QuizFileView: {
       questions: components['schemas']['QuestionView'][];
-      leftOut: string[];
+      leftOut: components['schemas']['Message'][];
     };
     QuizRequest: {
       /** Format: int32 */
@@ -9039,7 +9067,7 @@ export interface components {
     };
     ReadListView: {
       kind: string;
-      notes: string[];
+      notes: components['schemas']['Message'][];
       hasHeading: boolean;
       headings: string[];
       fields: components['schemas']['ListField'][];
@@ -9100,7 +9128,7 @@ export interface components {
       high: components['schemas']['Fathoms'];
       reachFrom: components['schemas']['Fathoms'];
       reachTo: components['schemas']['Fathoms'];
-      gradeLabel: string;
+      levelName: components['schemas']['Message'];
       silentRate: components['schemas']['WordsPerMinute'];
       trail: components['schemas']['DepthDay'][];
       marks: components['schemas']['MarkView'][];
@@ -9174,7 +9202,7 @@ export interface components {
       /** Format: double */
       soundSeconds: null | number;
       listening: null | components['schemas']['ListeningState'];
-      listenNote: string;
+      listenNote: null | components['schemas']['Message'];
       mayListen: boolean;
       draft: null | components['schemas']['DraftOfRecord'];
     };
@@ -9198,12 +9226,12 @@ export interface components {
     };
     RegisteredView: {
       confirm: boolean;
-      sentence: string;
+      sentence: components['schemas']['Message'];
     };
     RemarkView: {
       doubt: components['schemas']['TextDoubt'];
       stops: boolean;
-      sentence: string;
+      sentence: components['schemas']['Message'];
     };
     RetireRequest: {
       retired: boolean;
@@ -9217,7 +9245,7 @@ export interface components {
       /** Format: date-time */
       at: string;
       by: null | string;
-      note: string;
+      note: components['schemas']['Message'];
       versions: components['schemas']['TextVersionBody'][];
     };
     /**
@@ -9246,7 +9274,7 @@ export interface components {
     };
     RosterChanged: {
       changeId: null | components['schemas']['ChangeId'];
-      sentence: string;
+      sentence: components['schemas']['Message'];
       /**
        * Format: int32
        * @default 0
@@ -9283,7 +9311,7 @@ export interface components {
       signals: components['schemas']['SignalView'][];
     };
     RosterWithdrawn: {
-      sentence: string;
+      sentence: components['schemas']['Message'];
     };
     /**
      * @description What becomes of a row.
@@ -9321,7 +9349,7 @@ export interface components {
       id: components['schemas']['TextId'];
       /** Format: int32 */
       revision: number;
-      warnings: string[];
+      warnings: components['schemas']['Message'][];
     };
     SchoolClass: {
       id: components['schemas']['ClassId'];
@@ -9341,6 +9369,11 @@ export interface components {
      * @description A school's id.
      */
     SchoolId: string;
+    SchoolLetter: {
+      language: components['schemas']['Language'];
+      title: string;
+      body: string;
+    };
     SchoolReader: {
       id: components['schemas']['ReaderId'];
       givenName: string;
@@ -9375,8 +9408,8 @@ export interface components {
       codesTo: number;
       surnamesOnCards: boolean;
       guardiansAllowed: boolean;
-      letterTitle: string;
-      letterBody: string;
+      levelSystem: string;
+      letters: components['schemas']['SchoolLetter'][];
       /** Format: int32 */
       version: number;
     };
@@ -9394,8 +9427,9 @@ export interface components {
       codesTo: number;
       surnamesOnCards: boolean;
       guardiansAllowed: boolean;
-      letterTitle: string;
-      letterBody: string;
+      levelSystem: string;
+      letters: components['schemas']['SchoolLetter'][];
+      levelSystems: string[];
       letterMarks: string[];
       /** Format: int32 */
       version: number;
@@ -9473,6 +9507,7 @@ export interface components {
       classes: components['schemas']['ClassHead'][];
       handedOver: null | components['schemas']['HandedOver'];
       supports: null | components['schemas']['Supports'];
+      language: null | components['schemas']['Language'];
     };
     /** @enum {unknown} */
     SetAsideKind: 'Answer' | 'Reading' | 'Recording' | 'HandIn';
@@ -9773,7 +9808,7 @@ export interface components {
     TakenAnswer: {
       id: components['schemas']['AnswerId'];
       code: null | string;
-      sentence: null | string;
+      sentence: null | components['schemas']['Message'];
     };
     TakenText: {
       /** Format: int32 */
@@ -9919,7 +9954,7 @@ export interface components {
       depth: components['schemas']['Fathoms'];
       /** Format: double */
       depthError: number;
-      gradeLabel: string;
+      levelName: components['schemas']['Message'];
       pages: string[][];
       measure: components['schemas']['MeasureView'];
       formulaDepth: components['schemas']['Fathoms'];
@@ -10078,7 +10113,7 @@ export interface components {
       where: string;
     };
     UndoneView: {
-      sentence: string;
+      sentence: components['schemas']['Message'];
     };
     UseView: {
       class: components['schemas']['TextUse'];
@@ -10127,7 +10162,7 @@ export interface components {
       yearId: components['schemas']['YearId'];
       year: string;
       season: components['schemas']['Season'];
-      last: null | string;
+      last: null | components['schemas']['Message'];
       grades: components['schemas']['WindowGrade'][];
     };
     WithdrawRequest: {

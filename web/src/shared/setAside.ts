@@ -1,11 +1,11 @@
-import { t } from './words';
+import { phrase, type Phrase, t } from './words';
 
-const reasons: Record<string, string> = {
-  over: 'the check had ended',
-  'not-open': 'it had been handed in already',
-  'no-attempt-left': 'all tries were used',
-  'not-found': 'it was taken back',
-  failed: 'the server could not read it',
+const reasons: Record<string, Phrase> = {
+  over: phrase('the check had ended'),
+  'not-open': phrase('it had been handed in already'),
+  'no-attempt-left': phrase('all tries were used'),
+  'not-found': phrase('it was taken back'),
+  failed: phrase('the server could not read it'),
 };
 
 /** What a reader did and the server could not take, in sentences, one a reason. */
@@ -14,6 +14,6 @@ export const setAsideSentences = (all: { code: string; answers: number }[]): str
     const count = all.reduce((n, s) => n + (s.code === code ? s.answers : 0), 0);
     const why = t(reasons[code] ?? 'it could not be sent');
     return count > 0
-      ? t('{{count}} answers could not be taken: {{why}}.', { count, why })
-      : t('Something could not be taken: {{why}}.', { why });
+      ? t('{{count}} answers were not accepted: {{why}}.', { count, why })
+      : t('Something was not accepted: {{why}}.', { why });
   });

@@ -1,18 +1,19 @@
+import { phrase, type Phrase } from './words';
 import type { Api } from './api';
 
 export type TicketState = Api<'TicketState'>;
 
 /** What a teacher reads; every state has its word. */
-export const ticketWords: Record<TicketState, string> = {
-  Planned: 'planned',
-  Waiting: 'waiting',
-  UnderWay: 'under way',
-  HandedIn: 'handed in',
-  ToMark: 'to mark',
-  Marked: 'marked, not yet seen by the reader',
-  Released: 'finished',
-  SentBack: 'sent back',
-  Withdrawn: 'taken back',
+export const ticketWords: Record<TicketState, Phrase> = {
+  Planned: phrase('planned'),
+  Waiting: phrase('waiting'),
+  UnderWay: phrase('under way'),
+  HandedIn: phrase('handed in'),
+  ToMark: phrase('to mark'),
+  Marked: phrase('marked, not yet seen by the reader'),
+  Released: phrase('finished'),
+  SentBack: phrase('sent back'),
+  Withdrawn: phrase('taken back'),
 };
 
 const doneStates: ReadonlySet<TicketState> = new Set(['HandedIn', 'ToMark', 'Marked', 'Released']);

@@ -36,10 +36,10 @@ export default function AdultSignIn() {
         </Row>
       </Form>
       <p>
-        <Link to="/read">{t('I am a reader and have a class code')}</Link>
+        <Link to="/read">{t('I am a reader with a class code')}</Link>
       </p>
       <p>
-        <Link to="/guardian">{t('I am a guardian and have a letter')}</Link>
+        <Link to="/guardian">{t('I am a guardian with a letter')}</Link>
       </p>
     </Door>
   );

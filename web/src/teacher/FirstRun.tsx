@@ -50,21 +50,21 @@ export default function FirstRun() {
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
     <Door title={t('A new school')}>
-      <p>{t('There is nothing here yet. Name the school and yourself, and you can make your first class.')}</p>
+      <p>{t('Name the school and yourself. Then create your first class.')}</p>
       <Form onSubmit={(e) => void submit(e)}>
-        {field('schoolName', t('Name of the school'))}
+        {field('schoolName', t('School name'))}
         <FieldRow>
-          {field('yearFirstDay', t('School year begins'), 'date')}
-          {field('yearLastDay', t('and ends'), 'date')}
+          {field('yearFirstDay', t('School year starts'), 'date')}
+          {field('yearLastDay', t('School year ends'), 'date')}
         </FieldRow>
         {field('timeZone', t('Time zone'))}
         {field('name', t('Your name'))}
-        {field('userName', t('User name to sign in with'))}
-        {field('password', t('Password'), 'password', t('At least 10 characters; a few words are best.'))}
+        {field('userName', t('User name for signing in'))}
+        {field('password', t('Password'), 'password', t('Use at least 10 characters. A few words work well.'))}
         {other ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <Row end>
           <Button look="main" type="submit">
-            {t('Create the school')}
+            {t('Create school')}
           </Button>
         </Row>
       </Form>

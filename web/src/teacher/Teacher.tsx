@@ -51,7 +51,7 @@ export default function Teacher({ session }: { session: Session }) {
     return (
       <main className="bg-depth-2 grid min-h-screen place-items-center">
         <Empty title={t('No classes yet')}>
-          <p>{t('You see a class here as soon as its teacher adds you.')}</p>
+          <p>{t('A class appears here when its teacher adds you.')}</p>
           <PersonMenu session={session} />
         </Empty>
       </main>

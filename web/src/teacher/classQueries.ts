@@ -3,7 +3,7 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../shared/api';
 import { useAllChanged } from '../shared/changed';
 import { keys } from '../shared/keys';
-import { t } from '../shared/words';
+import { type Message, say, t } from '../shared/words';
 
 export type ClassData = Api<'ClassView'>;
 export type ReaderRow = Api<'RosterView'>;
@@ -34,20 +34,24 @@ export function useUndo() {
   return useMutation({
     mutationFn: (changeId: string) => ok(api.POST('/changes/{changeId}/undo', { params: { path: { changeId } } })),
     // A whole district's roster takes most of a minute to be taken back: the note stays and turns until then.
-    onMutate: () => toast.loading(t('Taking it back…')),
+    onMutate: () => toast.loading(t('Undoing…')),
     onSuccess: (done, _, note) => {
-      toast.success(done.sentence, { id: note });
+      toast.success(say(done.sentence), { id: note });
       void changed();
     },
     onError: (e, _, note) => toast.error(sentence(e), { id: note }),
   });
 }
 
+/** What was done, as a page or the server says it. */
+export type Done = { changeId: string | null; sentence: string | Message; asked: number };
+export const sentenceOf = (done: Done) => (typeof done.sentence === 'string' ? done.sentence : say(done.sentence));
+
 /** Says what was done, and offers to take it back. */
 export function useSaid() {
   const undo = useUndo();
-  return (what: string, changeId: string | null) =>
-    toast.success(what, {
+  return (what: string | Message, changeId: string | null) =>
+    toast.success(typeof what === 'string' ? what : say(what), {
       duration: 15_000,
       action: changeId ? { label: t('Undo'), onClick: () => undo.mutate(changeId) } : undefined,
     });

@@ -55,7 +55,7 @@ export function TextButton({ className, type = 'button', ...rest }: ComponentPro
   return (
     <button
       type={type}
-      className={cx('decoration-depth-5 hover:decoration-overlay underline underline-offset-3', className)}
+      className={cx('decoration-depth-5 hover:decoration-overlay min-h-6 underline underline-offset-3', className)}
       {...rest}
     />
   );

@@ -1,13 +1,13 @@
 import type { Api } from '../shared/api';
-import { t } from '../shared/words';
+import { phrase, type Phrase, t } from '../shared/words';
 
 type Mark = Api<'AttemptMark'>;
 
-const marks: Record<Mark, { height: number; name: string }> = {
-  RightAtOnce: { height: 12, name: 'right at once' },
-  AfterAnotherTry: { height: 7, name: 'after another try' },
-  NotYet: { height: 3, name: 'not yet' },
-  Unanswered: { height: 0, name: 'unanswered' },
+const marks: Record<Mark, { height: number; name: Phrase }> = {
+  RightAtOnce: { height: 12, name: phrase('right at once') },
+  AfterAnotherTry: { height: 7, name: phrase('after another try') },
+  NotYet: { height: 3, name: phrase('not yet') },
+  Unanswered: { height: 0, name: phrase('unanswered') },
 };
 export const markName = (mark: Mark) => t(marks[mark].name);
 

@@ -8,10 +8,10 @@ internal static class Choices
     private const int OftenInText = 3;
 
     /// <summary>What makes it worse than it could be.</summary>
-    public static IEnumerable<string> Faults(Question q, IReadOnlyDictionary<string, int> words)
+    public static IEnumerable<Message> Faults(Question q, IReadOnlyDictionary<string, int> words)
     {
         if (q.Choices.Count == 2)
-            yield return "has only two choices: every second guess is right.";
+            yield return $"has only two choices, so half of all guesses are right.";
         if (q.Choices.Count(c => c.Right) != 1)
             yield break;
         var right = q.Choices.First(c => c.Right);
@@ -19,17 +19,17 @@ internal static class Choices
         foreach (var fault in Overlapping(q))
             yield return fault;
         if (Echo(q, right, wrong, words) is { } echo)
-            yield return $"can be answered without the text: only the right choice says “{echo}” again.";
+            yield return $"can be answered without the text: only the right choice repeats “{echo}”.";
         if (
             CheckWords.Article(q.Stem) is { } vowel
             && CheckWords.StartsWithVowel(right.Text) == vowel
             && wrong.All(c => CheckWords.StartsWithVowel(c.Text) != vowel)
         )
-            yield return "its last word, a or an, fits the right choice only.";
+            yield return $"ends in “a” or “an”, which fits only the right choice.";
         if (wrong.All(c => CheckWords.Absolute(c.Text)) && !CheckWords.Absolute(right.Text))
-            yield return "every wrong choice says always, never, all or none: readers know what that means.";
+            yield return $"has “always”, “never”, “all” or “none” in every wrong choice, which gives the answer away.";
         if (AtAGlance(right, wrong, words))
-            yield return "can be answered by a glance: only the right choice speaks of what the text speaks of.";
+            yield return $"can be answered at a glance: only the right choice uses words from the text.";
     }
 
     /// <summary>Whether the right choice has the text's own words only, and each wrong one none of them.</summary>
@@ -39,13 +39,13 @@ internal static class Choices
         && wrong.Count > 1
         && wrong.All(c => CheckWords.Content(c.Text) is { Count: > 1 } content && !content.Any(words.ContainsKey));
 
-    private static IEnumerable<string> Overlapping(Question q)
+    private static IEnumerable<Message> Overlapping(Question q)
     {
         foreach (var (a, b) in q.Choices.SelectMany((a, i) => q.Choices.Skip(i + 1).Select(b => (a, b))))
             if (CheckWords.Overlap(a.Text, b.Text))
                 yield return a.Right || b.Right
-                    ? $"two choices can be right: “{a.Text}” and “{b.Text}” overlap."
-                    : $"“{a.Text}” and “{b.Text}” overlap: if one were right, so would be the other.";
+                    ? (Message)$"has two choices that can be right: “{a.Text}” and “{b.Text}” overlap."
+                    : $"has choices that overlap: if “{a.Text}” is right, so is “{b.Text}”.";
     }
 
     /// <summary>A word of the stem that only the right choice says again; null where there is none.</summary>

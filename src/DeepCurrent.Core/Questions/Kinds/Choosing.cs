@@ -34,28 +34,30 @@ internal sealed class Choosing(bool several) : KindRules
 
     public override Choice? Kept(Choice c) => c with { Match = null };
 
-    public override IEnumerable<string> Lacks(Question q)
+    public override IEnumerable<Message> Lacks(Question q)
     {
         if (q.Choices.Count < 2)
-            yield return "needs at least two choices.";
+            yield return $"needs at least two choices.";
         foreach (var fault in Empty(q))
             yield return fault;
         var right = q.Choices.Count(c => c.Right);
         if (!several && right != 1)
-            yield return right == 0 ? "has no right choice." : $"has {right} right choices where one is to be chosen.";
+            yield return right == 0
+                ? (Message)$"has no right choice."
+                : $"has {right:count} right choices. Mark one only.";
         if (several && (right < 2 || right == q.Choices.Count))
-            yield return "needs at least two right choices and one wrong one.";
+            yield return $"needs at least two right choices and one wrong one.";
     }
 
-    public override IEnumerable<string> Faults(Question q, IReadOnlyDictionary<string, int> words)
+    public override IEnumerable<Message> Faults(Question q, IReadOnlyDictionary<string, int> words)
     {
         if (!several)
             foreach (var fault in Choices.Faults(q, words))
                 yield return fault;
         foreach (var c in q.Choices)
             if (string.IsNullOrWhiteSpace(c.Reason))
-                yield return $"choice “{c.Text}” has no reason.";
+                yield return $"has no reason for “{c.Text}”.";
             else if (c.Reason.Split(' ').Length > LongestReason)
-                yield return $"the reason of “{c.Text}” is over {LongestReason} words.";
+                yield return $"has a reason of over {LongestReason} words for “{c.Text}”.";
     }
 }

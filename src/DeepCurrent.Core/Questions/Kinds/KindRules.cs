@@ -72,11 +72,11 @@ public abstract class KindRules
     public virtual Choice? Kept(Choice c) => c with { Right = false, Match = null };
 
     /// <summary>What keeps it from being asked, as the ends of sentences that begin with the question.</summary>
-    public abstract IEnumerable<string> Lacks(Question q);
+    public abstract IEnumerable<Message> Lacks(Question q);
 
     /// <summary>What makes it worse than it could be, likewise.</summary>
     /// <param name="words">Words of all versions, and how often each stands there.</param>
-    public virtual IEnumerable<string> Faults(Question q, IReadOnlyDictionary<string, int> words) => [];
+    public virtual IEnumerable<Message> Faults(Question q, IReadOnlyDictionary<string, int> words) => [];
 
     /// <summary>What stands in a place; null where nothing does.</summary>
     protected static Choice? At(Question q, int pick) => pick >= 0 && pick < q.Choices.Count ? q.Choices[pick] : null;
@@ -94,6 +94,6 @@ public abstract class KindRules
     protected static bool ReadsAs(IReadOnlyList<string> things, IReadOnlyList<int> right, IReadOnlyList<int> picks) =>
         picks.Zip(right).All(x => things[x.First] == things[x.Second]);
 
-    private protected static IEnumerable<string> Empty(Question q) =>
-        q.Choices.Any(c => string.IsNullOrWhiteSpace(c.Text)) ? ["has an empty choice."] : [];
+    private protected static IEnumerable<Message> Empty(Question q) =>
+        q.Choices.Any(c => string.IsNullOrWhiteSpace(c.Text)) ? [$"has an empty choice."] : [];
 }

@@ -30,13 +30,13 @@ internal sealed class Matching : KindRules
 
     public override Choice? Kept(Choice c) => c with { Right = false };
 
-    public override IEnumerable<string> Lacks(Question q)
+    public override IEnumerable<Message> Lacks(Question q)
     {
         if (q.Lefts < 2 || Lefts(q).Any(i => string.IsNullOrWhiteSpace(q.Choices[i].Match)))
-            yield return "needs at least two pairs with both halves.";
+            yield return $"needs at least two pairs with both halves.";
         List<string> halves = [.. Offered(q, []).Select(i => CheckWords.Same(q.Choices[i].Match!))];
         if (halves.Distinct().Count() < halves.Count)
-            yield return "has the same right half twice.";
+            yield return $"has the same right half twice.";
     }
 
     private static IEnumerable<int> Lefts(Question q) =>

@@ -24,10 +24,10 @@ internal sealed class Ordering : KindRules
 
     public override string Said(Question q, Response r) => string.Join(" → ", r.Picks.Select(p => At(q, p)?.Text));
 
-    public override IEnumerable<string> Lacks(Question q)
+    public override IEnumerable<Message> Lacks(Question q)
     {
         if (q.Choices.Count < 3)
-            yield return "needs at least three things to put in order.";
+            yield return $"needs at least three things to put in order.";
         foreach (var fault in Empty(q))
             yield return fault;
     }

@@ -27,6 +27,6 @@ internal sealed class PickingSentence : KindRules
 
     public override Choice? Kept(Choice c) => null;
 
-    public override IEnumerable<string> Lacks(Question q) =>
-        q.Proofs.Values.All(string.IsNullOrWhiteSpace) ? ["needs the sentence that is to be picked."] : [];
+    public override IEnumerable<Message> Lacks(Question q) =>
+        q.Proofs.Values.All(string.IsNullOrWhiteSpace) ? [$"needs its right sentence."] : [];
 }

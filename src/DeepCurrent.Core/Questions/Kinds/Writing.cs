@@ -22,11 +22,13 @@ internal sealed class Writing : KindRules
 
     public override Choice? Kept(Choice c) => null;
 
-    public override IEnumerable<string> Lacks(Question q) =>
+    public override IEnumerable<Message> Lacks(Question q) =>
         q.Rubric is { } rubric && rubric.Marks.Count == Rubric.Most + 1 && !rubric.Marks.Any(string.IsNullOrWhiteSpace)
             ? []
-            : ["needs a rubric: what earns 0, 1, 2 and 3 marks."];
+            : [$"needs a rubric: what earns 0, 1, 2 and 3 marks."];
 
-    public override IEnumerable<string> Faults(Question q, IReadOnlyDictionary<string, int> words) =>
-        q.Rubric is null || q.Rubric.Samples.Count(s => s.Length > 0) < 2 ? ["has fewer than two sample answers."] : [];
+    public override IEnumerable<Message> Faults(Question q, IReadOnlyDictionary<string, int> words) =>
+        q.Rubric is null || q.Rubric.Samples.Count(s => s.Length > 0) < 2
+            ? [$"has fewer than two sample answers."]
+            : [];
 }

@@ -6,7 +6,7 @@ import { Link, useParams } from 'react-router';
 import { api, ok, sentence } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import type { Session } from '../../shared/session';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { KeptNote } from '../KeptNote';
 import { answersWaiting, useOutbox } from '../offline/outbox';
 import { RefusedNote } from '../RefusedNote';
@@ -88,17 +88,17 @@ function Between({ check, name }: { check: View; name: string }) {
     return (
       <Frame check={check} name={name}>
         <div className={pageLook({ kind: 'door', letters: 'ui' })}>
-          <h2>{check.now ? t('That is enough for today') : t('You are done')}</h2>
+          <h2>{check.now ? t('Done for today') : t('You are done')}</h2>
           <p>
             {waits
-              ? t('Your answers are kept on this device. They are sent when the internet is back.')
+              ? t('Your answers are safe here. They are sent when the internet is back.')
               : check.now
-                ? t('The next part opens tomorrow. What you did is kept.')
+                ? t('The next part opens tomorrow. Your answers are safe.')
                 : t('Thank you. Your teacher can see it now.')}
           </p>
           {check.refused > 0 && (
             <p role="status">
-              {t('{{count}} answers came after the check had ended and do not count.', { count: check.refused })}
+              {t('{{count}} answers came after the check ended and do not count.', { count: check.refused })}
             </p>
           )}
           <RefusedNote />
@@ -127,8 +127,10 @@ function Between({ check, name }: { check: View; name: string }) {
           {first && (
             <p>
               {t(
-                'This shows what you can read just now. Some of it will be easy and some hard: that is how it is ' +
-                  'meant. Do your best, and take your time.',
+                phrase(
+                  'This shows what you can read now. Some of it is easy and some is hard, for everyone. Take ' +
+                    'your time.',
+                ),
               )}
             </p>
           )}
@@ -179,7 +181,7 @@ function Practice({
   const right = mine === one.right;
   return (
     <div className={pageLook({ kind: 'question' })}>
-      <p className="text-soft">{t('This one is just to try.')}</p>
+      <p className="text-soft">{t('This one is for practice.')}</p>
       <h2 id="practice">
         {part === 'WordReading'
           ? t('Which one is a real word?')
@@ -189,7 +191,7 @@ function Practice({
       </h2>
       <Pick name="practice" heading="practice" choices={one.choices} mine={mine} oneAtATime={false} pick={setMine} />
       <p className="font-ui text-reader mt-3 min-h-2" role="status">
-        {mine === undefined ? '' : right ? t('✓ Right. Now you know how it goes.') : t('✗ Not this one. Try another.')}
+        {mine === undefined ? '' : right ? t('✓ Right. Now you can start.') : t('✗ Not this one. Try another.')}
       </p>
       {error && <Say role="alert">{error}</Say>}
       <Row end>
@@ -214,7 +216,7 @@ function Taking({ check, stage, name }: { check: View; stage: Stage; name: strin
     >
       {work.over ? (
         <div className={pageLook({ kind: 'door', letters: 'ui' })}>
-          <h2>{t('This has ended')}</h2>
+          <h2>{t('This check has ended')}</h2>
           <p>{work.error}</p>
           <Row>
             <Button asChild look="main" size="reader">
@@ -227,7 +229,7 @@ function Taking({ check, stage, name }: { check: View; stage: Stage; name: strin
       )}
       {work.waits && (
         <Say className="text-center" role="status">
-          {t('Your answers are kept on this device. It goes on when the network is back.')}
+          {t('Your answers are safe here. You can continue when the internet is back.')}
         </Say>
       )}
       {work.error && !work.over && <Say role="alert">{work.error}</Say>}

@@ -63,10 +63,10 @@ export function Pick({
         <Row>
           <Button size="reader" disabled={at === 0} onClick={() => setAt(at - 1)}>
             <CaretLeft size={24} aria-hidden />
-            {t('The one before')}
+            {t('Previous choice')}
           </Button>
           <Button size="reader" disabled={at === choices.length - 1} onClick={() => setAt(at + 1)}>
-            {t('The next one')}
+            {t('Next choice')}
             <CaretRight size={24} aria-hidden />
           </Button>
         </Row>
@@ -117,7 +117,7 @@ export function WordsStage({ check, stage, work }: Props) {
       />
       <Row end>
         <Button look="main" size="reader" type="submit" disabled={chosen === undefined || work.waits}>
-          {t('This is my answer')}
+          {t('Next')}
         </Button>
       </Row>
     </form>
@@ -174,9 +174,9 @@ export function MazeStage({ stage, work }: Props) {
         ))}
       </div>
       <Row end>
-        <span className="text-soft">{left === 0 ? t('All chosen.') : t('{{n}} still to choose', { n: left })}</span>
+        <span className="text-soft">{left === 0 ? t('All chosen.') : t('{{n}} to choose', { n: left })}</span>
         <Button look="main" size="reader" disabled={work.waits} onClick={work.finish}>
-          {t('I am done')}
+          {t('Done')}
         </Button>
       </Row>
     </div>
@@ -216,7 +216,7 @@ export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
               </Button>
             )}
             <Button look="main" size="reader" onClick={() => (last ? setAsks(true) : setPage(page + 1))}>
-              {last ? t('To the questions') : t('Next page')}
+              {last ? t('Go to questions') : t('Next page')}
               <CaretRight size={24} aria-hidden />
             </Button>
           </Row>
@@ -311,7 +311,7 @@ function AskedOnce({
       />
       <Row end>
         <Button look="main" size="reader" type="submit" disabled={!done || waits}>
-          {t('This is my answer')}
+          {t('Next')}
         </Button>
       </Row>
     </form>

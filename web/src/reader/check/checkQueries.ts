@@ -1,3 +1,4 @@
+import { phrase, type Phrase } from '../../shared/words';
 import { api, ok, type Api } from '../../shared/api';
 import { useQuery } from '@tanstack/react-query';
 import { keys } from '../../shared/keys';
@@ -19,18 +20,20 @@ export const checkOf = (id: string) => ({
 export const useMyCheck = (id: string) => useQuery(checkOf(id));
 
 type Part = Api<'CheckPart'>;
-export const partTitles: Record<Part, string> = {
-  WordReading: 'Words',
-  WordMeaning: 'What words mean',
-  Maze: 'The missing words',
-  Passages: 'Texts',
+export const partTitles: Record<Part, Phrase> = {
+  WordReading: phrase('Words'),
+  WordMeaning: phrase('What words mean'),
+  Maze: phrase('The missing words'),
+  Passages: phrase('Texts'),
 };
 /** What to do in a part, for its reader. */
-export const partDirections: Record<Part, string> = {
-  WordReading: 'You will see three words. Only one is a real word. Tap it.',
-  WordMeaning: 'You will see a word. Tap what it means.',
-  Maze: 'You will read a text. Sometimes there are three words. Tap the one that fits. Go on until the time is up.',
-  Passages: 'You will read a text. Then you answer questions. You can look at the text again.',
+export const partDirections: Record<Part, Phrase> = {
+  WordReading: phrase('You will see three words. Only one is a real word. Tap it.'),
+  WordMeaning: phrase('You will see a word. Tap what it means.'),
+  Maze: phrase(
+    'You will read a text. Sometimes there are three words. Tap the one that fits. Go on until the time is up.',
+  ),
+  Passages: phrase('You will read a text. Then you answer questions. You can look at the text again.'),
 };
 /** One question to try first in each part, which counts for nothing. */
 export const practice: Record<Part, { stem: string; choices: string[]; right: number }> = {

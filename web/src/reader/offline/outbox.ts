@@ -3,6 +3,7 @@ import { api, fromDevice, NoNetwork, ok, Problem, sendKept, type Api } from '../
 import { addressOf, methodOf, type Kind, type Params, type Said, type Sent } from './routes';
 import { deleteEntry, loadEntries, saveEntry, whose, type Entry } from './store';
 import { sure } from '../../shared/sure';
+import { say } from '../../shared/words';
 
 // What a reader does is kept on the device first and sent after. Ids are made here, so sending twice changes nothing.
 let waiting: Entry[] = [];
@@ -124,7 +125,7 @@ async function trySendMany(these: Entry[]): Promise<Outcome> {
     for (const [i, k] of these.entries()) {
       const { code, sentence } = sure(taken[i]);
       if (code === null) await forget(k);
-      else await change(k, { ...k, refused: { id: crypto.randomUUID(), code, sentence: sentence ?? '', told: false } });
+      else await change(k, { ...k, refused: { id: crypto.randomUUID(), code, sentence: say(sentence), told: false } });
     }
     return 'sent';
   } catch (e) {

@@ -89,7 +89,7 @@ export function Asked({ work, q, kept, said, before, aside = false }: Props) {
       {q.evidence && before && <Before q={before} />}
       <h2 id={heading}>{q.stem}</h2>
       <p className="text-soft">
-        {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is kept and will be sent.') : ' '}
+        {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is safe here and will be sent.') : ' '}
       </p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
@@ -101,7 +101,7 @@ export function Asked({ work, q, kept, said, before, aside = false }: Props) {
       {open && (
         <Row end>
           <Button look="main" size="reader" type="submit" disabled={!ready(q, draft) || sending}>
-            {t('This is my answer')}
+            {t('Check answer')}
           </Button>
         </Row>
       )}
@@ -132,10 +132,10 @@ function Feedback({ q, open }: { q: Question; open: boolean }) {
   if (last.correct == null)
     return (
       <p>
-        <b>{t('Your answer is kept. Your teacher will read it.')}</b>
+        <b>{t('Your answer is saved. Your teacher will read it.')}</b>
       </p>
     );
-  const parts = !last.correct && last.of > 1 ? t('{{n}} of {{of}} fit.', { n: last.fitting, of: last.of }) : '';
+  const parts = !last.correct && last.of > 1 ? t('{{n}} of {{of}} are right.', { n: last.fitting, of: last.of }) : '';
   return (
     <p>
       <b>{last.correct ? t('✓ Right.') : open ? t('✗ Not yet. Look again.') : t('✗ Not this time.')}</b> {parts}{' '}

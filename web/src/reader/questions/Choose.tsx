@@ -43,7 +43,7 @@ export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Picker
                 checked={mine}
                 onChange={() => pick(i)}
               />
-              {hidden ? t('Covered by you') : c}
+              {hidden ? t('Covered') : c}
               {wrong.has(i) ? (
                 <span className="text-reader text-overlay ml-auto font-semibold whitespace-nowrap">
                   {t('not this')}

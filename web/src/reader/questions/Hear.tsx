@@ -13,7 +13,7 @@ export function Hear({ q }: { q: Shown }) {
   return (
     <Button size="reader" className="mb-3.5" onClick={aloud.toggle}>
       {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
-      {aloud.on ? t('Stop reading aloud') : t('Read it to me')}
+      {aloud.on ? t('Stop listening') : t('Listen')}
     </Button>
   );
 }

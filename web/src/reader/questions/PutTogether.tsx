@@ -36,7 +36,7 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
                   set(i, -1);
                   setChosen(i);
                 }}
-                aria-label={t('{{left}}: {{right}}. Take it away', { left, right: sure(q.rights[sure(laid[i])]) })}
+                aria-label={t('{{left}}: {{right}}. Remove', { left, right: sure(q.rights[sure(laid[i])]) })}
               >
                 {q.rights[sure(laid[i])]}
                 {open && <X size={20} aria-hidden />}

@@ -3,7 +3,7 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf, fm } from '../../shared/format';
 import { createOnce } from '../../shared/once';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
 import { useFits } from '../tray/useFits';
 import { useTray } from '../tray/useTray';
@@ -24,11 +24,11 @@ const inDays = (from: string, n: number) => {
 };
 
 /** Says exactly what will happen, then does it: who gets which version of which text, until when. */
-const earlier: Record<Api<'EarlierReading'>, string> = {
-  Given: 'has it, not opened',
-  UnderWay: 'is reading it',
-  Read: 'has read it',
-  InLevelCheck: 'read it in a level check',
+const earlier: Record<Api<'EarlierReading'>, Phrase> = {
+  Given: phrase('assigned, not opened'),
+  UnderWay: phrase('reading now'),
+  Read: phrase('has read it'),
+  InLevelCheck: phrase('read in a level check'),
 };
 
 export function AssignDialog({
@@ -124,7 +124,7 @@ export function AssignDialog({
         <FieldRow>
           <DateField label={t('Due on')} error={fieldOf(error, 'dueOn')} min={data.today} value={due} set={setDue} />
           <Select
-            label={t('Tries at each question')}
+            label={t('Tries per question')}
             error={fieldOf(error, 'attempts')}
             value={attempts}
             set={(value) => setAttempts(Number(value))}
@@ -135,11 +135,11 @@ export function AssignDialog({
             error={fieldOf(error, 'directions')}
             maxLength={500}
             value={directions}
-            placeholder={t('May be left empty')}
+            placeholder={t('Optional')}
             set={setDirections}
           />
         </FieldRow>
-        <h3>{t('What will happen')}</h3>
+        <h3>{t('What happens')}</h3>
         {texts.map((text) => (
           <p key={text.id}>
             {t('{{title}} appears for {{n}} of {{all}} readers at once{{due}}. Each gets the version that fits.', {
@@ -205,19 +205,19 @@ export function AssignDialog({
         {texts.some((x) => x.onTheWay > 0) && (
           <p>
             <Checkbox checked={guided} set={setGuided}>
-              {t('With questions on the way, between the paragraphs; they count for nothing')}
+              {t('Ask questions on the way, between paragraphs. They do not count.')}
             </Checkbox>
           </p>
         )}
         <p>
           <Checkbox checked={aloud} set={setAloud}>
-            {t('To be read aloud: readers record themselves, and you mark the recording')}
+            {t('Read aloud: readers record themselves and you mark the recording.')}
           </Checkbox>
         </p>
         {rows.some(({ f }) => f.before) && (
           <p>
             <Checkbox checked={skip} set={setSkip}>
-              {t('Leave out readers who have had it')}
+              {t('Skip readers who have had it')}
             </Checkbox>
           </p>
         )}

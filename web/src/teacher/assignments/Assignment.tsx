@@ -26,13 +26,13 @@ export default function Assignment() {
           <PageHead title={a.title}>
             <p className="text-soft">
               {t('given {{day}}', { day: dayOf(a.assignedAt) })}
-              {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`} · {t('tries at each question')} {a.attempts}
+              {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`} · {t('tries per question')} {a.attempts}
             </p>
           </PageHead>
           {a.correctedAt && (
             <Notice kind="action" role="status">
-              {t('This text was corrected on {{day}}, after it was given.', { day: dayOf(a.correctedAt) })}{' '}
-              <Link to={`/class/${data.id}/texts/${a.textId}`}>{t('See the text and its history')}</Link>
+              {t('This text was edited on {{day}}, after it was assigned.', { day: dayOf(a.correctedAt) })}{' '}
+              <Link to={`/class/${data.id}/texts/${a.textId}`}>{t('See text history')}</Link>
             </Notice>
           )}
           <TableScroll label={t('Readers')}>
@@ -43,7 +43,7 @@ export default function Assignment() {
                 <Th num>{t('Version')}</Th>
                 <Th num>{t('Fit')}</Th>
                 <Th num>{t('Page')}</Th>
-                <Th num>{t('Time open')}</Th>
+                <Th num>{t('Active time')}</Th>
                 <Th>{t('Handed in')}</Th>
                 <Th num>{t('First try')}</Th>
                 <Th num>{t('Level after')}</Th>

@@ -26,10 +26,10 @@ export default function Assignments() {
       <Show query={all}>
         {(rows) =>
           rows.length === 0 ? (
-            <Empty title={t('Nothing given yet')}>
-              <p>{t('Pick up readers and a text; the tray at the bottom assigns them.')}</p>
+            <Empty title={t('No assignments yet')}>
+              <p>{t('Add readers and a text to the tray, then assign them there.')}</p>
               <Button asChild look="main">
-                <Link to={`/class/${data.id}/texts`}>{t('Find a text')}</Link>
+                <Link to={`/class/${data.id}/texts`}>{t('Find texts')}</Link>
               </Button>
             </Empty>
           ) : (
@@ -52,7 +52,7 @@ export default function Assignments() {
                       {a.correctedAt && (
                         <small className="text-soft">
                           {' '}
-                          {t('corrected since, {{day}}', { day: dayOf(a.correctedAt) })}
+                          {t('edited since, {{day}}', { day: dayOf(a.correctedAt) })}
                         </small>
                       )}
                     </Th>

@@ -47,7 +47,7 @@ export function MarkAnswer({
       </blockquote>
       <fieldset disabled={!mayMark} className="border-line grid gap-1 rounded-md border px-2.5 pt-1 pb-2">
         <legend className="px-1 font-semibold">
-          {answer.mark == null ? t('Mark it') : t('Marked {{n}} of 3', { n: answer.mark })}
+          {answer.mark == null ? t('Mark') : t('Marked {{n}} of 3', { n: answer.mark })}
         </legend>
         {(q.rubric?.marks ?? ['', '', '', '']).map((m, points) => (
           <button
@@ -64,7 +64,7 @@ export function MarkAnswer({
           </button>
         ))}
         <TextField
-          label={t('A word to the reader')}
+          label={t('Comment to reader')}
           maxLength={500}
           value={comment}
           onBlur={() => {

@@ -61,21 +61,21 @@ export default function Ticket() {
                     api.POST('/tickets/{ticketId}/release', { params: { path: { ticketId: x.ticket.id } } }),
                   ).then(
                     () => {
-                      toast.success(t('{{name}} sees the result now', { name: x.ticket.givenName }));
+                      toast.success(t('Released to {{name}}', { name: x.ticket.givenName }));
                       void changed('work');
                     },
                     (e: unknown) => toast.error(sentence(e)),
                   )
                 }
               >
-                {t('Let {{name}} see the result', { name: x.ticket.givenName })}
+                {t('Release to {{name}}', { name: x.ticket.givenName })}
               </Button>
             )}
           </PageHead>
           {(x.late > 0 || x.setAside.length > 0) && (
             <Notice kind="action">
               {x.late > 0 &&
-                t('{{count}} answers were given before the text was due and sent after it.', { count: x.late })}{' '}
+                t('{{count}} answers were given before the due date and sent after it.', { count: x.late })}{' '}
               {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}
             </Notice>
           )}
@@ -102,8 +102,8 @@ export default function Ticket() {
                           <TideMarks of={[a.mark]} /> {markName(a.mark)}
                         </>
                       )}
-                      {a.rushed && ` · ${t('rushed, left out of the level')}`}
-                      {q.after && ` · ${t('counts for nothing')}`}
+                      {a.rushed && ` · ${t('too fast, left out of the level')}`}
+                      {q.after && ` · ${t('does not count')}`}
                     </p>
                     <QuestionKey q={q} tries={a.tries} />
                     {a.tries.map(
@@ -131,7 +131,7 @@ function LevelMove({ x }: { x: TicketData }) {
     return (
       <aside className="border-line grid content-start gap-2 px-4.5 py-3.5 lg:border-l">
         <h2>{t('Level')}</h2>
-        <p className="text-soft">{t('The level moves when the text is handed in.')}</p>
+        <p className="text-soft">{t('The level changes when the text is handed in.')}</p>
       </aside>
     );
   const rows = [
@@ -196,14 +196,14 @@ function LevelMove({ x }: { x: TicketData }) {
         ))}
       </svg>
       <p>
-        {t('{{right}} of {{n}} right at the first try, where about {{expected}} were forecast.', {
+        {t('{{right}} of {{n}} right on the first try. The forecast was about {{expected}}.', {
           right,
           n: counted.length,
           expected,
         })}
       </p>
       <p className="text-soft text-sm">
-        {t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', {
+        {t('Only first tries count as evidence. The range changed from ± {{a}} to ± {{b}} fm.', {
           a: halfRange(k.beforeSd).toFixed(1),
           b: halfRange(k.afterSd).toFixed(1),
         })}

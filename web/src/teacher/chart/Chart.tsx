@@ -3,7 +3,7 @@ import { Table } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { dayOf } from '../../shared/format';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { useTexts } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { LookHere } from './LookHere';
@@ -19,7 +19,11 @@ import { Empty } from '../../ui/Show';
 export type Labels = 'grade' | 'schoolYear' | 'ages';
 export type ChartShows = { groups: boolean; range: boolean; trend: boolean; labels: Labels };
 
-const labelNames: Record<Labels, string> = { grade: 'Grade', schoolYear: 'School year', ages: 'Age' };
+const labelNames: Record<Labels, Phrase> = {
+  grade: phrase('Grade'),
+  schoolYear: phrase('School year'),
+  ages: phrase('Age'),
+};
 
 /** The picture of a class: its readers and texts side by side on the depth axis. */
 export default function Chart() {
@@ -73,9 +77,9 @@ export default function Chart() {
         </PageHead>
         {data.readers.length === 0 ? (
           <Empty title={t('No readers yet')}>
-            <p>{t('The chart shows each reader at the depth they read at, beside the texts you give them.')}</p>
+            <p>{t('The chart shows each reader at their depth, beside the texts you assign.')}</p>
             <Button asChild look="main">
-              <Link to={`/class/${data.id}/readers?add=1`}>{t('Add the first reader')}</Link>
+              <Link to={`/class/${data.id}/readers?add=1`}>{t('Add reader')}</Link>
             </Button>
           </Empty>
         ) : table ? (

@@ -22,7 +22,7 @@ export function ChartTable({
         <tr>
           <Th>{t('Reader')}</Th>
           <Th num>{t('Depth')}</Th>
-          <Th>{t('90 % range')}</Th>
+          <Th>{t('90% range')}</Th>
           <Th>{t('Reach')}</Th>
           <Th num>{t('Six weeks')}</Th>
           <Th>{t('Group')}</Th>

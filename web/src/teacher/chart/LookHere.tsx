@@ -20,9 +20,7 @@ export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: s
         {t('Look here first')}
       </h2>
       {all.length === 0 && (
-        <p className="px-4 py-2">
-          {t('Nothing needs a look just now. Signals appear here when the work of a reader stands out.')}
-        </p>
+        <p className="px-4 py-2">{t('No signals now. They appear here when a reader’s work stands out.')}</p>
       )}
       <ul>
         {all.slice(0, 5).map(({ r, s }) => {
@@ -41,10 +39,12 @@ export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: s
               {evidence && <p className="text-soft text-sm">{evidence}</p>}
               <p className="mt-0.75 flex flex-wrap gap-1">
                 <Button size="sm" onClick={() => open(r.id)}>
-                  {t('See {{name}}', { name: r.givenName })}
+                  {t('Open {{name}}', { name: r.givenName })}
                 </Button>
                 <Button look="plain" size="sm" onClick={() => tray.pickReaders([r.id], !held)}>
-                  {held ? t('Put {{name}} back', { name: r.givenName }) : t('Pick {{name}} up', { name: r.givenName })}
+                  {held
+                    ? t('Remove {{name}} from tray', { name: r.givenName })
+                    : t('Add {{name}} to tray', { name: r.givenName })}
                 </Button>
               </p>
             </li>

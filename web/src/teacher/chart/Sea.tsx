@@ -110,7 +110,7 @@ export function Sea({
           <text x={laneX} y={16}>
             <tspan className={css.strong}>{t('{{count}} readers', { count: data.readers.length })}</tspan>
             {'  '}
-            {shows.range && t('mast: 90 % range')}
+            {shows.range && t('mast: 90% range')}
             {shows.range && shows.trend && ' · '}
             {shows.trend && t('arrow: six weeks, down is deeper')}
           </text>

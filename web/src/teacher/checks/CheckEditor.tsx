@@ -5,7 +5,7 @@ import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm, halfRange } from '../../shared/format';
 import { useSession } from '../../shared/session';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { useSaid, type ClassData } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { useOptionalTray } from '../tray/useTray';
@@ -122,11 +122,11 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
         void save(false);
       }}
     >
-      <PageHead title={given ? t('Change {{title}}', { title: check.staffTitle }) : t('New level check')} />
+      <PageHead title={given ? t('Edit {{title}}', { title: check.staffTitle }) : t('New level check')} />
       <div className="grid items-start gap-x-4 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_288px]">
         <Cards>
           <Card aria-labelledby="names">
-            <h2 id="names">{t('What it is called')}</h2>
+            <h2 id="names">{t('Titles')}</h2>
             <FieldRow>
               <TextField
                 label={t('Title for colleagues')}
@@ -149,7 +149,7 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
                 value={form.season ?? ''}
                 set={(value) => put_({ season: seasons.find((s) => s === value) ?? null })}
                 options={[
-                  { value: '', label: t('none, a check in between') },
+                  { value: '', label: t('none, between windows') },
                   ...seasons.map((s) => ({ value: s, label: t(seasonWords[s]) })),
                 ]}
               />
@@ -158,14 +158,14 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
               label={t('Directions for readers')}
               error={fieldOf(error, 'directions')}
               maxLength={500}
-              placeholder={t('May be left empty')}
+              placeholder={t('Optional')}
               value={form.directions}
               set={(value) => put_({ directions: value })}
             />
           </Card>
           <Card aria-labelledby="parts">
             <h2 id="parts">{t('Parts')}</h2>
-            {locked && <p className="text-soft text-sm">{t('Somebody has begun, so the parts stay as they are.')}</p>}
+            {locked && <p className="text-soft text-sm">{t('Someone has started, so the parts cannot change.')}</p>}
             <PartPicker
               plan={form.plan}
               choices={choices}
@@ -182,23 +182,23 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
             {fieldOf(error, 'for') && <ErrorText>{fieldOf(error, 'for')}</ErrorText>}
           </Card>
           <Card aria-labelledby="days">
-            <h2 id="days">{t('When, and who helps')}</h2>
+            <h2 id="days">{t('Dates and colleagues')}</h2>
             <FieldRow>
               <DateField
                 label={t('Opens on')}
-                hint={t('Empty: at once')}
+                hint={t('Optional. Without a date, it opens now.')}
                 value={form.opensOn ?? ''}
                 set={(value) => put_({ opensOn: value || null })}
               />
               <DateField
                 label={t('Last day')}
-                hint={t('Empty: until you end it')}
+                hint={t('Optional. Without a date, you end it.')}
                 error={fieldOf(error, 'closesOn')}
                 value={form.closesOn ?? ''}
                 set={(value) => put_({ closesOn: value || null })}
               />
               <Select
-                label={t('Let a colleague in')}
+                label={t('Share with colleague')}
                 value=""
                 set={(value) => value && put_({ colleagues: [...form.colleagues, value] })}
                 options={[
@@ -216,7 +216,7 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
                     size="sm"
                     key={c}
                     onClick={() => put_({ colleagues: form.colleagues.filter((x) => x !== c) })}
-                    aria-label={t('Let {{name}} out again', {
+                    aria-label={t('Stop sharing with {{name}}', {
                       name: choices.colleagues.find((x) => x.id === c)?.name ?? '',
                     })}
                   >
@@ -234,7 +234,7 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
           )}
           aria-labelledby="sum"
         >
-          <h2 id="sum">{t('What will happen')}</h2>
+          <h2 id="sum">{t('What happens')}</h2>
           <p>
             <b className="font-serif text-xl font-semibold">
               {t('about {{n}} min', { n: Math.round(totalMinutes(form.plan, choices, depth)) })}
@@ -243,22 +243,24 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
           </p>
           <p>
             {form.for.grades.length > 0
-              ? t('Whole grades take it, beside {{count}} readers picked here.', { count: readers })
+              ? t('Whole grades and {{count}} readers chosen here take it.', { count: readers })
               : t('{{count}} readers take it.', { count: readers })}
           </p>
           <p className="text-soft text-sm">
             {t(
-              'Readers see it on top of their page, with a question to try first in every part. They may stop ' +
-                'and come back.',
+              phrase(
+                'Readers see it first on their page. Every part starts with a practice question. They can ' +
+                  'stop and come back.',
+              ),
             )}
           </p>
           {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
           <Button look="main" type="submit" disabled={busy || form.plan.parts.length === 0}>
-            {given ? t('Save') : t('Give it')}
+            {given ? t('Save') : t('Give check')}
           </Button>
           {!given && (
             <Button disabled={busy} onClick={() => void save(true)}>
-              {t('Keep as a draft')}
+              {t('Save as draft')}
             </Button>
           )}
         </aside>
@@ -284,11 +286,11 @@ function HowHard({
   const grade = (depth: number) => choices.grades.find((g) => Math.abs(g.depth - depth) < 0.05)?.grade ?? '';
   return (
     <Card aria-labelledby="hard">
-      <h2 id="hard">{t('How hard, and how long')}</h2>
+      <h2 id="hard">{t('Difficulty and length')}</h2>
       <fieldset disabled={locked} className="grid gap-1.5">
-        <legend className="sr-only">{t('How hard, and how long')}</legend>
+        <legend className="sr-only">{t('Difficulty and length')}</legend>
         <Radios
-          label={t('Where it starts')}
+          label={t('Start')}
           className="flex-col"
           value={fixed ? 'passages' : band ? 'band' : 'own'}
           set={(start) =>
@@ -299,9 +301,9 @@ function HowHard({
             })
           }
           options={[
-            { value: 'own', label: t('Starts from each reader’s own level'), disabled: locked },
-            { value: 'band', label: t('Starts from the same band for all'), disabled: locked },
-            { value: 'passages', label: t('Everybody reads the same passages'), disabled: locked },
+            { value: 'own', label: t('Each reader’s own level'), disabled: locked },
+            { value: 'band', label: t('The same band for all'), disabled: locked },
+            { value: 'passages', label: t('The same passages for all'), disabled: locked },
           ]}
         />
         {band && (
@@ -349,7 +351,7 @@ function HowHard({
         <FieldRow>
           {!fixed && (
             <NumberField
-              label={t('Passages at most')}
+              label={t('Most passages')}
               min={1}
               max={8}
               value={plan.mostPassages}
@@ -358,7 +360,7 @@ function HowHard({
           )}
           {!fixed && (
             <Select
-              label={t('Passages end when the level is sure to')}
+              label={t('Stop when the level is known to')}
               value={plan.sureAt}
               set={(value) => change({ ...plan, sureAt: Number(value) })}
               options={[2, 2.5, 3, 3.5, 4].map((s) => ({ value: s, label: `± ${halfRange(s).toFixed(1)} fm` }))}
@@ -366,10 +368,10 @@ function HowHard({
           )}
         </FieldRow>
         <Checkbox checked={plan.timerShown} set={(on) => change({ ...plan, timerShown: on })}>
-          {t('Readers see the time that is left; it is kept all the same')}
+          {t('Show readers the time left. It is recorded either way.')}
         </Checkbox>
         <Checkbox checked={plan.aPartADay} set={(on) => change({ ...plan, aPartADay: on })}>
-          {t('One part a day: the next opens on the day after')}
+          {t('One part a day. The next opens the day after.')}
         </Checkbox>
       </fieldset>
     </Card>
@@ -395,7 +397,7 @@ function FixedForm({ plan, choices, change }: { plan: Plan; choices: Choices; ch
           />{' '}
           {plan.form.length > 1 && (
             <Button size="sm" onClick={() => change({ ...plan, form: plan.form.filter((x) => x !== id) })}>
-              {t('Take out')}
+              {t('Remove')}
             </Button>
           )}
         </li>
@@ -409,7 +411,7 @@ function FixedForm({ plan, choices, change }: { plan: Plan; choices: Choices; ch
               if (next) change({ ...plan, form: [...plan.form, next.versionId] });
             }}
           >
-            {t('One more passage')}
+            {t('Add passage')}
           </Button>
         </li>
       )}

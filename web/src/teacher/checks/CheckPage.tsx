@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { clock, dayOf, fm, halfRange, percent, signed, timeOf } from '../../shared/format';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, say, t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { setAsideSentences } from '../../shared/setAside';
@@ -50,7 +50,7 @@ function Watched({ k }: { k: Check }) {
         title={k.staffTitle}
         beside={
           <p className="text-soft">
-            {t('Readers know it as “{{title}}”', { title: k.readerTitle })}
+            {t('Readers see “{{title}}”', { title: k.readerTitle })}
             {k.season && ` · ${t('{{season}} window', { season: t(seasonWords[k.season]) })}`} · {k.by},{' '}
             {dayOf(k.opensOn ?? k.madeAt)}
             {k.closesOn && ` – ${dayOf(k.closesOn)}`}
@@ -62,7 +62,7 @@ function Watched({ k }: { k: Check }) {
         {k.mayChange && (
           <>
             <Button asChild>
-              <Link to="change">{t('Change…')}</Link>
+              <Link to="change">{t('Edit…')}</Link>
             </Button>
             <Button
               disabled={act.isPending}
@@ -70,13 +70,13 @@ function Watched({ k }: { k: Check }) {
                 act.mutate(() => ok(api.POST('/checks/{checkId}/close', { params, body: { closed: !k.over } })))
               }
             >
-              {k.over ? t('Open it again') : t('End it now')}
+              {k.over ? t('Reopen') : t('End check')}
             </Button>
             <Button
               onClick={() =>
                 void ok(api.POST('/checks/{checkId}/discard', { params, body: { gone: true } })).then(
                   (done) => {
-                    toast.success(done.sentence, {
+                    toast.success(say(done.sentence), {
                       duration: 15_000,
                       action: {
                         label: t('Undo'),
@@ -93,7 +93,7 @@ function Watched({ k }: { k: Check }) {
                 )
               }
             >
-              {t('Take it back')}
+              {t('Take back')}
             </Button>
           </>
         )}
@@ -103,7 +103,7 @@ function Watched({ k }: { k: Check }) {
             disabled={act.isPending}
             onClick={() => act.mutate(() => ok(api.POST('/checks/{checkId}/again', { params, body: {} })))}
           >
-            {t('Give {{count}} readers the parts again', { count: again.length })}
+            {t('Give parts again to {{count}} readers', { count: again.length })}
           </Button>
         )}
       </PageHead>
@@ -122,7 +122,7 @@ function Watched({ k }: { k: Check }) {
             <Th num>{t('Moved')}</Th>
             <Th>{t('Last seen')}</Th>
             <Th num>
-              <span className="sr-only">{t('What to do')}</span>
+              <span className="sr-only">{t('Next step')}</span>
             </Th>
           </tr>
         </TableHead>
@@ -169,13 +169,13 @@ function Watched({ k }: { k: Check }) {
                   <Button
                     size="sm"
                     square
-                    title={t('Take it back from {{name}}', { name: s.givenName })}
+                    title={t('Take back from {{name}}', { name: s.givenName })}
                     onClick={() =>
                       act.mutate(() =>
                         ok(api.POST('/checks/{checkId}/withdraw', { params, body: { readerIds: [s.readerId] } })),
                       )
                     }
-                    aria-label={t('Take it back from {{name}}', { name: s.givenName })}
+                    aria-label={t('Take back from {{name}}', { name: s.givenName })}
                   >
                     <X size={16} aria-hidden />
                   </Button>
@@ -186,8 +186,8 @@ function Watched({ k }: { k: Check }) {
         </TableBody>
       </TableScroll>
       <p className="border-line bg-sand flex min-h-8 items-center gap-4 border-t px-4 text-sm">
-        <span>{t('{{n}} of {{of}} readers finished', { n: finished, of: k.sittings.length })}</span>
-        <span>{k.over ? t('It has ended.') : t('{{n}} in it now', { n: inIt })}</span>
+        <span>{t('{{n}} of {{count}} readers finished', { n: finished, count: k.sittings.length })}</span>
+        <span>{k.over ? t('Ended.') : t('{{n}} under way', { n: inIt })}</span>
       </p>
     </ListPage>
   );
@@ -204,10 +204,10 @@ function Late({ s, setAside }: { s: Sitting; setAside: Api<'SetAsideView'>[] }) 
 
 const begun = (s: Sitting) => s.parts.some((p) => p.answered > 0 || p.state === 'UnderWay' || p.state === 'Done');
 const timeOrDay = (at: string) => (new Date(at).toDateString() === new Date().toDateString() ? timeOf(at) : dayOf(at));
-const flags: Partial<Record<Api<'PartFlag'>, string>> = {
-  Rushed: 'rushed',
-  Thin: 'too few answers',
-  Missing: 'missed',
+const flags: Partial<Record<Api<'PartFlag'>, Phrase>> = {
+  Rushed: phrase('too fast'),
+  Thin: phrase('too few answers'),
+  Missing: phrase('missed'),
 };
 
 /** How a part stands, in a few words: what came of it, or how far it is. */
@@ -216,8 +216,8 @@ function PartCell({ p }: { p: Part | undefined }) {
   if (p.state === 'Skipped')
     return (
       <span className="text-soft">
-        {t('spared')}
-        <small> {t(p.note)}</small>
+        {t('skipped')}
+        <small> {say(p.note)}</small>
       </span>
     );
   if (p.state === 'Waiting')
@@ -235,7 +235,7 @@ function PartCell({ p }: { p: Part | undefined }) {
   return (
     <span className="inline-flex items-baseline gap-1.5">
       {p.state === 'UnderWay' && p.flag !== 'Missing' ? (
-        t('in it, {{n}} answered', { n: p.answered })
+        t('under way, {{count}} answered', { count: p.answered })
       ) : (
         <span title={t('{{n}} of {{of}} right', { n: p.correct, of: p.answered })}>
           {result} <small className="text-soft">{clock(p.seconds)}</small>
@@ -252,7 +252,7 @@ function Flag({ of }: { of: Api<'PartFlag'> }) {
       <svg width="10" height="12" viewBox="0 0 10 12" aria-hidden>
         <path d="M1 11V1h7l-2 3 2 3H2.5" fill="none" stroke="currentColor" strokeWidth="1.5" />
       </svg>{' '}
-      {t(flags[of] ?? '')}
+      {flags[of] && t(flags[of])}
     </b>
   );
 }

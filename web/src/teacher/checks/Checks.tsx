@@ -1,6 +1,6 @@
 import { Link, useOutletContext } from 'react-router';
 import { dayOf } from '../../shared/format';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { seasonWords, useChecks, type CheckRow } from './checkQueries';
 import { Button } from '../../ui/Button';
@@ -13,7 +13,7 @@ import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table'
 export function AssignmentTabs({ classId }: { classId: string }) {
   return (
     <SegmentLinks
-      label={t('Views of what was given')}
+      label={t('Assignment views')}
       links={(
         [
           ['', 'Texts'],
@@ -48,8 +48,10 @@ export default function Checks() {
             <Empty title={t('No level check yet')}>
               <p>
                 {t(
-                  'A level check measures many readers at once: words, meanings, a maze passage, and texts with ' +
-                    'questions that are chosen for each reader.',
+                  phrase(
+                    'A level check measures many readers at once: words, meanings, a maze passage, and texts ' +
+                      'with questions chosen for each reader.',
+                  ),
                 )}
               </p>
               <Button asChild look="main">
@@ -72,12 +74,12 @@ export function CheckTable({ rows, base }: { rows: CheckRow[]; base: string }) {
       <TableHead>
         <tr>
           <Th>{t('Level check')}</Th>
-          <Th>{t('Readers know it as')}</Th>
+          <Th>{t('Readers see')}</Th>
           <Th>{t('Window')}</Th>
           <Th>{t('When')}</Th>
           <Th>{t('By')}</Th>
           <Th num>{t('Readers')}</Th>
-          <Th num>{t('In it')}</Th>
+          <Th num>{t('Under way')}</Th>
           <Th num>{t('Finished')}</Th>
         </tr>
       </TableHead>

@@ -56,14 +56,12 @@ export function PartPicker({
             {on && (
               <details open={spares(on)}>
                 <summary>
-                  {spares(on)
-                    ? t('Time, and who is spared it')
-                    : t('Time at most {{n}} min, nobody is spared it', { n: on.minutes })}
+                  {spares(on) ? t('Time and who skips it') : t('At most {{n}} min; no one skips it', { n: on.minutes })}
                 </summary>
                 <fieldset disabled={locked}>
                   <legend className="sr-only">{title}</legend>
                   <NumberField
-                    label={name === 'Maze' ? t('Minutes') : t('At most, minutes')}
+                    label={name === 'Maze' ? t('Minutes') : t('At most (minutes)')}
                     inline
                     min={1}
                     max={60}
@@ -71,21 +69,21 @@ export function PartPicker({
                     set={(value) => set({ ...on, minutes: value })}
                   />
                   <TextField
-                    label={t('Spare readers below, fm')}
+                    label={t('Skip readers below (fm)')}
                     inline
                     type="number"
                     value={on.skipBelow ?? ''}
                     set={(value) => set({ ...on, skipBelow: depthOrNone(value) })}
                   />
                   <TextField
-                    label={t('and above, fm')}
+                    label={t('and above (fm)')}
                     inline
                     type="number"
                     value={on.skipAbove ?? ''}
                     set={(value) => set({ ...on, skipAbove: depthOrNone(value) })}
                   />
                   <Checkbox checked={on.skipMastered} set={(ticked) => set({ ...on, skipMastered: ticked })}>
-                    {t('Spare who mastered it this year')}
+                    {t('Skip readers who mastered it this year')}
                   </Checkbox>
                   {(name === 'Passages' || name === 'Maze') && (
                     <Checkbox
@@ -93,7 +91,7 @@ export function PartPicker({
                       disabled={!plan.parts.some((p) => p.part === 'WordReading')}
                       set={(ticked) => set({ ...on, skipUndecoding: ticked })}
                     >
-                      {t('Spare who does not decode yet, by word reading')}
+                      {t('Skip readers not yet decoding, by word reading')}
                     </Checkbox>
                   )}
                 </fieldset>

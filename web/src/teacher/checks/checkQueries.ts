@@ -1,3 +1,4 @@
+import { phrase, type Phrase } from '../../shared/words';
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
@@ -22,20 +23,24 @@ export const useChoices = () =>
   useQuery({ queryKey: keys.checkChoices, staleTime: 300_000, queryFn: () => ok(api.GET('/checks/choices')) });
 
 type PartKind = Api<'CheckPart'>;
-export const partNames: Record<PartKind, string> = {
-  WordReading: 'word reading',
-  WordMeaning: 'word meaning',
-  Maze: 'maze',
-  Passages: 'passages',
+export const partNames: Record<PartKind, Phrase> = {
+  WordReading: phrase('word reading'),
+  WordMeaning: phrase('word meaning'),
+  Maze: phrase('maze'),
+  Passages: phrase('passages'),
 };
 export const partOrder: readonly PartKind[] = ['WordReading', 'WordMeaning', 'Maze', 'Passages'];
 /** What happens in a part, for whoever picks it. */
-export const partAbout: Record<PartKind, string> = {
-  WordReading: 'Which of three letter strings is the word? 15 words, harder and easier as the reader goes.',
-  WordMeaning: 'Which of four meanings is the word’s? 15 words from the library.',
-  Maze: 'A text with a choice of three at every seventh word, against the clock.',
-  Passages: 'Texts the reader has not had, with their questions; each chosen for what it is expected to say.',
+export const partAbout: Record<PartKind, Phrase> = {
+  WordReading: phrase('Which of three letter strings is the word? 15 words, harder and easier as the reader goes.'),
+  WordMeaning: phrase('Which of four meanings is the word’s? 15 words from the library.'),
+  Maze: phrase('A text with a choice of three at every seventh word, against the clock.'),
+  Passages: phrase('Texts the reader has not had, with their questions; each chosen for what it is expected to say.'),
 };
 type Season = Api<'Season'>;
 export const seasons: readonly Season[] = ['Autumn', 'Winter', 'Spring'];
-export const seasonWords: Record<Season, string> = { Autumn: 'autumn', Winter: 'winter', Spring: 'spring' };
+export const seasonWords: Record<Season, Phrase> = {
+  Autumn: phrase('autumn'),
+  Winter: phrase('winter'),
+  Spring: phrase('spring'),
+};

@@ -1,6 +1,6 @@
 import type { Api } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 import { useUndo } from '../classQueries';
@@ -26,8 +26,8 @@ export function ChangesTable({
       <TableHead>
         <tr>
           <Th>{t('When')}</Th>
-          <Th>{t('What')}</Th>
-          <Th>{t('Who')}</Th>
+          <Th>{t('Change')}</Th>
+          <Th>{t('By')}</Th>
           <Th>
             <span className="sr-only">{t('Undo')}</span>
           </Th>
@@ -40,7 +40,7 @@ export function ChangesTable({
               {dayOf(c.at)} {timeOf(c.at)}
             </Td>
             <Th scope="row" wrap>
-              {c.summary}
+              {say(c.summary)}
             </Th>
             <Td>{c.by}</Td>
             <Td>
@@ -52,7 +52,7 @@ export function ChangesTable({
                   <Button
                     size="sm"
                     onClick={() => undo.mutate(c.id)}
-                    aria-label={t('Undo: {{what}}', { what: c.summary })}
+                    aria-label={t('Undo: {{what}}', { what: say(c.summary) })}
                   >
                     {t('Undo')}
                   </Button>

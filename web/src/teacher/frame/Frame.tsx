@@ -90,7 +90,7 @@ function Masthead({ session, classId, data }: { session: Session; classId: strin
       {data && <Jump data={data} />}
       <PersonMenu session={session}>
         {data && <MenuLabel>{t('Class code {{code}}', { code: data.code })}</MenuLabel>}
-        <MenuItem onSelect={() => void navigate(`/class/${classId}/history`)}>{t('What was changed')}</MenuItem>
+        <MenuItem onSelect={() => void navigate(`/class/${classId}/history`)}>{t('Class history')}</MenuItem>
       </PersonMenu>
       {making && <NewClassDialog close={() => setMaking(false)} />}
     </ui.Masthead>

@@ -17,15 +17,15 @@ export default function History() {
   });
   return (
     <ListPage>
-      <PageHead title={t('What was changed')} />
+      <PageHead title={t('Class history')} />
       <Show query={changes}>
         {(rows) =>
           rows.length === 0 ? (
-            <Empty title={t('Nothing has been changed yet')}>
-              <p>{t('Assignments, goals, groups and new readers are listed here and can be undone.')}</p>
+            <Empty title={t('No changes yet')}>
+              <p>{t('Changes to assignments, goals, groups and readers appear here. You can undo them.')}</p>
             </Empty>
           ) : (
-            <ChangesTable label={t('What was changed')} rows={rows} />
+            <ChangesTable label={t('Class history')} rows={rows} />
           )
         }
       </Show>

@@ -32,7 +32,7 @@ export function Jump({ data }: Place) {
   }, []);
   const base = `/class/${data.id}`;
   const all: Target[] = [
-    ...['Chart', 'Readers', 'Texts', 'Assignments', 'Goals', 'Groups'].map((p) => ({
+    ...(['Chart', 'Readers', 'Texts', 'Assignments', 'Goals', 'Groups'] as const).map((p) => ({
       key: p,
       name: t(p),
       what: t('place'),
@@ -139,7 +139,7 @@ export function Jump({ data }: Place) {
               </li>
             ))}
           </ul>
-          {found.length === 0 && <p className="text-soft">{t('Nothing here has that name.')}</p>}
+          {found.length === 0 && <p className="text-soft">{t('No matches')}</p>}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -38,7 +38,7 @@ function ClassForm({ done }: { done: (id: string) => void }) {
       />
       <Row end>
         <Button look="main" type="submit">
-          {t('Make the class')}
+          {t('Create class')}
         </Button>
       </Row>
     </Form>
@@ -63,9 +63,9 @@ export function NewClassDialog({ close }: { close: () => void }) {
 export function NewClass({ session }: { session: Session }) {
   const navigate = useNavigate();
   return (
-    <Door title={t('Make your first class')}>
+    <Door title={t('Create your first class')}>
       <p>
-        {t('Welcome, {{name}}. A class holds the readers you teach together. You can add readers right after this.', {
+        {t('Welcome, {{name}}. A class holds the readers you teach together. Add readers next.', {
           name: session.name,
         })}
       </p>

@@ -26,9 +26,9 @@ export function PersonMenu({ session, children }: { session: Session; children?:
     <>
       <Menu look="plain" align="start" label={session.name} hidden={t('You: ')}>
         {children}
-        {session.lead && <MenuItem onSelect={() => void navigate('/school')}>{t('The school')}</MenuItem>}
-        <MenuItem onSelect={() => setPassword(true)}>{t('Change my password…')}</MenuItem>
-        <MenuItem onSelect={() => setSessions(true)}>{t('Where I am signed in…')}</MenuItem>
+        {session.lead && <MenuItem onSelect={() => void navigate('/school')}>{t('School')}</MenuItem>}
+        <MenuItem onSelect={() => setPassword(true)}>{t('Change password…')}</MenuItem>
+        <MenuItem onSelect={() => setSessions(true)}>{t('Where you are signed in…')}</MenuItem>
         <MenuItem onSelect={() => leave(() => ok(api.POST('/me/sign-out')))}>{t('Sign out everywhere')}</MenuItem>
         <MenuItem onSelect={() => leave(signOut)}>{t('Sign out')}</MenuItem>
       </Menu>
@@ -47,17 +47,17 @@ function PasswordDialog({ close }: { close: () => void }) {
     e.preventDefault();
     try {
       await signInBy(() => ok(api.PUT('/me/password', { body: { old, new: next } })));
-      toast.success(t('Your password is changed. Every other device is signed out.'));
+      toast.success(t('Password changed. All other devices are signed out.'));
       close();
     } catch (problem) {
       setError(problem);
     }
   };
   return (
-    <Dialog title={t('Change my password')} close={close}>
+    <Dialog title={t('Change password')} close={close}>
       <Form onSubmit={(e) => void save(e)}>
         <PasswordField
-          label={t('Password now')}
+          label={t('Current password')}
           error={fieldOf(error, 'old')}
           autoFocus
           autoComplete="current-password"
@@ -66,7 +66,7 @@ function PasswordDialog({ close }: { close: () => void }) {
         />
         <PasswordField
           label={t('New password')}
-          hint={t('Use 10 to 200 characters; a few words are best.')}
+          hint={t('Use 10 to 200 characters. A few words work well.')}
           error={fieldOf(error, 'new')}
           autoComplete="new-password"
           value={next}
@@ -76,7 +76,7 @@ function PasswordDialog({ close }: { close: () => void }) {
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit">
-            {t('Change the password')}
+            {t('Change password')}
           </Button>
         </DialogFoot>
       </Form>

@@ -33,7 +33,7 @@ export function Sessions({ close }: { close: () => void }) {
                   <Button
                     size="sm"
                     onClick={() => void end(s.id)}
-                    aria-label={t('End the session on {{device}}', { device: s.device })}
+                    aria-label={t('End session on {{device}}', { device: s.device })}
                   >
                     {t('End session')}
                   </Button>
@@ -43,7 +43,7 @@ export function Sessions({ close }: { close: () => void }) {
           </ul>
         )}
       </Show>
-      <p className="text-soft text-sm">{t('A session ends by itself after three hours without use.')}</p>
+      <p className="text-soft text-sm">{t('A session ends after three hours without use.')}</p>
       <DialogFoot>
         <Button onClick={close}>{t('Close')}</Button>
       </DialogFoot>

@@ -61,7 +61,7 @@ export default function Goals() {
       setDraft(nothing);
       setError(undefined);
       said(
-        done.changed === 0 ? t('Nothing had changed') : t('Set goals for {{count}} readers', { count: wanted }),
+        done.changed === 0 ? t('Nothing changed') : t('Set goals for {{count}} readers', { count: wanted }),
         done.changeId,
       );
       await changed('goals');
@@ -83,16 +83,14 @@ export default function Goals() {
                   {g.term && (
                     <p className="text-soft">
                       {g.term.name}, {t('until')} {shortDay(g.term.lastDay)},{' '}
-                      {t('{{n}} school days left', { n: g.schoolDaysLeft })}
+                      {t('{{count}} school days left', { count: g.schoolDaysLeft })}
                     </p>
                   )}
                 </>
               }
             >
               <Button disabled={g.lines.length === 0} onClick={() => suggest(target)}>
-                {chosen.length > 0
-                  ? t('Suggest for the {{n}} picked up', { n: chosen.length })
-                  : t('Suggest for everybody')}
+                {chosen.length > 0 ? t('Suggest for {{n}} in tray', { n: chosen.length }) : t('Suggest for all')}
               </Button>
               {wanted > 0 && (
                 <Button
@@ -101,7 +99,7 @@ export default function Goals() {
                     setError(undefined);
                   }}
                 >
-                  {t('Put away')}
+                  {t('Discard')}
                 </Button>
               )}
               <Button look="main" disabled={wanted === 0} onClick={() => void save()}>
@@ -110,8 +108,8 @@ export default function Goals() {
             </PageHead>
             {wanted > 0 && (
               <Notice kind="action" role="status">
-                {t('Nothing is saved yet. Edit what you like, then set the goals.')}{' '}
-                {t('Words start from what each reader reads in a week, with a quarter more.')}
+                {t('Not saved yet. Edit, then set goals.')}{' '}
+                {t('Word goals start at each reader’s weekly words plus a quarter.')}
               </Notice>
             )}
             {error ? (
@@ -121,12 +119,12 @@ export default function Goals() {
             ) : null}
             {!g.term ? (
               <Empty title={t('No term')}>
-                <p>{t('Goals are set for a term; the school year has none.')}</p>
+                <p>{t('Goals belong to a term. This school year has none yet.')}</p>
               </Empty>
             ) : g.lines.length === 0 ? (
               <Empty title={t('No readers yet')}>
                 <Button asChild look="main">
-                  <Link to={`/class/${data.id}/readers?add=1`}>{t('Add the first reader')}</Link>
+                  <Link to={`/class/${data.id}/readers?add=1`}>{t('Add reader')}</Link>
                 </Button>
               </Empty>
             ) : (
@@ -140,14 +138,14 @@ export default function Goals() {
                   <TableHead>
                     <tr>
                       <Th>
-                        <span className="sr-only">{t('Pick up')}</span>
+                        <span className="sr-only">{t('Add to tray')}</span>
                       </Th>
                       <Th>{t('Reader')}</Th>
                       <Th num>{t('Depth')}</Th>
                       {kinds.map((kind) => (
                         <Fragment key={kind}>
                           <Th>{goalKinds[kind].name()}</Th>
-                          <Th>{t('How it stands')}</Th>
+                          <Th>{t('Progress')}</Th>
                         </Fragment>
                       ))}
                     </tr>
@@ -159,7 +157,7 @@ export default function Goals() {
                         <tr key={l.readerId} className={on ? 'bg-tint' : undefined}>
                           <Td>
                             <RowTick
-                              label={t('Pick up {{name}}', { name: l.givenName })}
+                              label={t('Add {{name}} to tray', { name: l.givenName })}
                               checked={on}
                               set={() => tray.toggleReader(l.readerId)}
                             />

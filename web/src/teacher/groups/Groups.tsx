@@ -6,7 +6,7 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm, strandName } from '../../shared/format';
 import { useKept } from '../../shared/useKept';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { depthWords } from '../readers/SetMark';
 import { useSaid, type ReaderRow } from '../classQueries';
 import type { Place } from '../frame/Frame';
@@ -75,7 +75,7 @@ export default function Groups() {
         }),
       ),
     onSuccess: async (done) => {
-      said(t('The groups are saved'), done.changeId);
+      said(t('Saved groups'), done.changeId);
       forget();
       await changed('groups');
     },
@@ -102,9 +102,9 @@ export default function Groups() {
       <ListPage>
         <PageHead title={t('Groups')} />
         <Empty title={t('No readers yet')}>
-          <p>{t('Groups are formed from the readers of the class.')}</p>
+          <p>{t('Groups are made from the readers of the class.')}</p>
           <Button asChild look="main">
-            <Link to={`/class/${data.id}/readers?add=1`}>{t('Add the first reader')}</Link>
+            <Link to={`/class/${data.id}/readers?add=1`}>{t('Add reader')}</Link>
           </Button>
         </Empty>
       </ListPage>
@@ -115,8 +115,8 @@ export default function Groups() {
         <PageHead title={t('Groups')}>
           <p className="text-soft">
             {plan
-              ? t('Next is a proposal. Nothing changes until you save it.')
-              : t('{{n}} groups now', { n: now.length })}
+              ? t('This is a proposal. Nothing changes until you save.')
+              : t('{{count}} groups now', { count: now.length })}
           </p>
         </PageHead>
         <form
@@ -132,19 +132,19 @@ export default function Groups() {
           <NumberField label={t('Smallest')} inline min="1" value={smallest} set={setSmallest} />
           <NumberField label={t('Largest')} inline min="1" value={largest} set={setLargest} />
           <Button type="submit" disabled={propose.isPending}>
-            {propose.isPending ? t('Working it out…') : t('Propose groups')}
+            {propose.isPending ? t('Calculating…') : t('Propose groups')}
           </Button>
           <Button
             look="plain"
             onClick={() => setPlan(plan ?? (now.length > 0 ? now : [{ name: 'Kelp', readerIds: [] }]))}
           >
-            {t('Change by hand')}
+            {t('Edit groups')}
           </Button>
           {proposal && plan && (
             <span className="ml-auto text-sm">
               {proposal.provenBest
                 ? t('Best under these rules')
-                : t('Within {{gap}} % of the best', { gap: Math.ceil(proposal.gap * 100) })}
+                : t('Within {{gap}}% of the best', { gap: Math.ceil(proposal.gap * 100) })}
             </span>
           )}
         </form>
@@ -188,7 +188,10 @@ export default function Groups() {
             <Empty title={t('No groups yet')}>
               <p>
                 {t(
-                  'Say how many groups you can meet and of what size, and ask for a proposal. You decide what becomes of it.',
+                  phrase(
+                    'Say how many groups you can meet and their sizes, then propose groups. Nothing is saved ' +
+                      'until you decide.',
+                  ),
                 )}
               </p>
             </Empty>
@@ -217,13 +220,13 @@ export default function Groups() {
                 size="sm"
                 onClick={() => setPlan([...plan, { name: t('Group {{n}}', { n: plan.length + 1 }), readerIds: [] }])}
               >
-                {t('Another group')}
+                {t('Add group')}
               </Button>
             </p>
           )}
           {loose.length > 0 && plan && (
             <div className="px-4 py-3">
-              <h3>{t('In no group')}</h3>
+              <h3>{t('Not in a group')}</h3>
               <ul className="mt-1.5 flex flex-wrap gap-x-2.5 gap-y-1.5">
                 {loose.map((r) => (
                   <li key={r.id} className="inline-flex items-center gap-0.5">
@@ -250,7 +253,7 @@ export default function Groups() {
             {t('Who moves and why')}
           </h2>
           {moved.length === 0 ? (
-            <p className="text-soft px-4.5">{t('Nobody moves.')}</p>
+            <p className="text-soft px-4.5">{t('No one moves.')}</p>
           ) : (
             <ul>
               {moved.map((r) => (
@@ -260,9 +263,9 @@ export default function Groups() {
           )}
           <footer className="border-ink bg-paper sticky bottom-0 mt-auto flex gap-2 border-t px-4.5 pt-3 pb-4">
             <Button look="main" className="grow" disabled={save.isPending} onClick={() => save.mutate()}>
-              {t('Save these groups')}
+              {t('Save groups')}
             </Button>
-            <Button onClick={forget}>{t('Not now')}</Button>
+            <Button onClick={forget}>{t('Discard')}</Button>
           </footer>
         </SidePanel>
       )}
@@ -305,7 +308,7 @@ function Band({
       <div className="flex items-center gap-2.5">
         {rename ? (
           <TextField
-            label={t('Name of the group')}
+            label={t('Group name')}
             bare
             className="w-36"
             boxClass="font-serif font-semibold"
@@ -320,7 +323,7 @@ function Band({
           {t('{{count}} readers', { count: ds.length })}
           {ds.length > 0 && (
             <>
-              , {Math.round(low)}–{Math.round(high)} fm, <b>{t('{{w}} wide', { w: (high - low).toFixed(1) })}</b>
+              , {Math.round(low)}–{Math.round(high)} fm, <b>{t('{{w}} fm wide', { w: (high - low).toFixed(1) })}</b>
             </>
           )}
           {before && before.readerIds.length !== ds.length && ` · ${t('{{n}} before', { n: before.readerIds.length })}`}
@@ -371,13 +374,13 @@ function Reason({
       <p className="text-soft text-sm">
         {asProposed ? (
           <>
-            {t('At {{depth}} fm, {{away}} from the middle of {{group}}', {
+            {t('At {{depth}} fm, {{away}} fm from the {{group}} median', {
               depth: fm(place.depth),
               away: place.away.toFixed(1),
               group: to ?? '',
             })}
             {place.nearestOther >= 0 &&
-              `, ${t('{{away}} from {{group}}', {
+              `, ${t('{{away}} fm from {{group}} median', {
                 away: place.otherAway.toFixed(1),
                 group: proposal?.groups[place.nearestOther]?.name ?? '',
               })}`}
@@ -407,7 +410,7 @@ function FormPicked({
   const taken = plan.some((g) => g.name.toLowerCase() === name.trim().toLowerCase());
   const ids = readers.map((r) => r.id);
   return (
-    <Dialog title={t('Form a group')} close={close}>
+    <Dialog title={t('Create group')} close={close}>
       <Form
         onSubmit={(e) => {
           e.preventDefault();
@@ -420,12 +423,12 @@ function FormPicked({
       >
         <p>{readers.map((r) => r.givenName).join(', ')}</p>
         <div className="grid gap-1">
-          <TextField label={t('Name of the group')} autoFocus maxLength={40} value={name} set={setName} />
-          {taken && <ErrorText>{t('There is a group of this name.')}</ErrorText>}
+          <TextField label={t('Group name')} autoFocus maxLength={40} value={name} set={setName} />
+          {taken && <ErrorText>{t('A group has this name. Choose another.')}</ErrorText>}
         </div>
         <DialogFoot>
           <Button look="main" type="submit" disabled={!name.trim() || taken || readers.length === 0}>
-            {t('Put in the plan')}
+            {t('Add group')}
           </Button>
         </DialogFoot>
       </Form>

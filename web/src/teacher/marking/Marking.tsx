@@ -41,12 +41,8 @@ export default function Marking() {
       <Show query={all}>
         {({ rows, heard }) =>
           rows.length + heard.length === 0 ? (
-            <Empty title={t('Nothing waits for you')}>
-              <p>
-                {t(
-                  'What readers write in answer to a question, and what they record, appears here until you have marked it.',
-                )}
-              </p>
+            <Empty title={t('Nothing to mark')}>
+              <p>{t('Written answers and recordings appear here until you mark them.')}</p>
               <Button asChild>
                 <Link to={`/class/${data.id}/assignments`}>{t('Assignments')}</Link>
               </Button>
@@ -59,7 +55,7 @@ export default function Marking() {
                   <Th>{t('Text')}</Th>
                   <Th>{t('Handed in')}</Th>
                   <Th>{t('State')}</Th>
-                  <Th>{t('What is left')}</Th>
+                  <Th>{t('To mark')}</Th>
                 </tr>
               </TableHead>
               <TableBody>
@@ -78,10 +74,10 @@ export default function Marking() {
                       {k.listening === 'Heard'
                         ? t('recorded, with a draft')
                         : k.listening === 'Waiting' || k.listening === 'Listening'
-                          ? t('recorded, being listened to')
+                          ? t('recorded, draft under way')
                           : t('recorded')}
                     </Td>
-                    <Td>{t('a reading of {{time}}', { time: clock(k.seconds) })}</Td>
+                    <Td>{t('a recording of {{time}}', { time: clock(k.seconds) })}</Td>
                   </tr>
                 ))}
                 {rows.map((k) => (

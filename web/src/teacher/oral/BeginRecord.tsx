@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ok, sentence } from '../../shared/api';
-import { fm } from '../../shared/format';
+import { fm, percent } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useFits } from '../tray/useFits';
@@ -65,11 +65,11 @@ export function BeginRecord({
   });
   return (
     <Dialog title={t('Take a running record of {{name}}', { name: reader.givenName })} close={close} wide>
-      {!text && <SearchField label={t('Find a text')} placeholder={t('Title, topic or word')} value={q} set={setQ} />}
+      {!text && <SearchField label={t('Find texts')} placeholder={t('Title, topic or word')} value={q} set={setQ} />}
       <Show query={{ data: text || found.data ? texts : undefined, error: found.error, refetch: found.refetch }}>
         {(shown) =>
           shown.length === 0 ? (
-            <p>{t('No text has these words.')}</p>
+            <p>{t('No texts match')}</p>
           ) : (
             <div
               className="border-ink border-line relative max-h-85 min-h-0 overflow-auto border border-t"
@@ -84,7 +84,7 @@ export function BeginRecord({
                     <Th num>{t('Depth')}</Th>
                     <Th num>{t('Words')}</Th>
                     <Th num>{t('Fit')}</Th>
-                    <Th>{t('Read it')}</Th>
+                    <Th>{t('Read before')}</Th>
                   </tr>
                 </TableHead>
                 <TableBody>
@@ -97,19 +97,19 @@ export function BeginRecord({
                           <Th scope="row">{x.title}</Th>
                           <Td num>{fm(v.depth)}</Td>
                           <Td num>{v.words}</Td>
-                          <Td num>{best ? `${fit.forecast} %` : ''}</Td>
+                          <Td num>{best ? percent(fit.forecast / 100) : ''}</Td>
                           <Td>
                             <Button
                               size="sm"
                               look={best ? 'main' : 'outline'}
                               disabled={begin.isPending}
-                              aria-label={t('Begin with {{title}}, {{depth}} fm', {
+                              aria-label={t('Start with {{title}}, {{depth}} fm', {
                                 title: x.title,
                                 depth: fm(v.depth),
                               })}
                               onClick={() => begin.mutate({ x, versionId: v.id })}
                             >
-                              {t('Begin')}
+                              {t('Start')}
                             </Button>
                           </Td>
                         </tr>

@@ -46,10 +46,10 @@ export function DraftNote({
             zone: t(zoneNames[d.figures.zone]),
             sure: percent(d.sure),
           })}
-          {doubts > 0 && ` ${t('{{count}} marks are doubtful.', { count: doubts })}`}
+          {doubts > 0 && ` ${t('{{count}} marks are uncertain.', { count: doubts })}`}
         </span>
         <Button size="sm" onClick={() => use(d)}>
-          {empty ? t('Take its draft') : t('Take its draft instead of my marks')}
+          {empty ? t('Use draft') : t('Replace my marks with draft')}
         </Button>
       </div>
     );
@@ -65,11 +65,11 @@ export function DraftNote({
     <div className="flex flex-wrap items-center gap-3" role="status">
       <span>
         {record.listening === 'Failed'
-          ? `${record.listenNote} ${t('Nothing is lost: mark by hand, or ask it again.')}`
+          ? `${record.listenNote} ${t('The recording is saved. Try again or mark by hand.')}`
           : t('The listening device can make a draft of this recording.')}
       </span>
       <Button size="sm" disabled={listen.isPending} onClick={() => listen.mutate()}>
-        {record.listening === 'Failed' ? t('Ask it again') : t('Ask for a draft')}
+        {record.listening === 'Failed' ? t('Try again') : t('Make draft')}
       </Button>
     </div>
   );

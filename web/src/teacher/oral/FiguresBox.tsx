@@ -1,7 +1,7 @@
 import { cx } from 'class-variance-authority';
 import { Pause, Timer } from '@phosphor-icons/react';
 import { clock, percent } from '../../shared/format';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import type { Counted } from './marks';
 import type { Api } from '../../shared/api';
 import { seasonWords } from '../checks/checkQueries';
@@ -9,10 +9,10 @@ import type { RecordData } from './useSheet';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/TextField';
 
-export const zoneNames: Record<Api<'AccuracyZone'>, string> = {
-  Independent: 'independent',
-  Instructional: 'instructional',
-  Frustration: 'frustration',
+export const zoneNames: Record<Api<'AccuracyZone'>, Phrase> = {
+  Independent: phrase('independent'),
+  Instructional: phrase('instructional'),
+  Frustration: phrase('frustration'),
 };
 /** The zone of an accuracy as it is shown, in whole percent. */
 export const zoneOf = (accuracy: number) => {
@@ -49,7 +49,7 @@ export function FiguresBox({
       <div className="flex items-center gap-2.5">
         <Button look={on ? 'main' : 'outline'} onClick={toggle}>
           {on ? <Pause size={20} aria-hidden /> : <Timer size={20} aria-hidden />}
-          {on ? t('Stop the clock') : seconds > 0 ? t('Go on') : t('Start the clock')}
+          {on ? t('Stop the clock') : seconds > 0 ? t('Continue') : t('Start the clock')}
         </Button>
         <b className="text-[22px] leading-8 font-semibold" role="timer" aria-label={t('Time')}>
           {clock(seconds)}
@@ -92,14 +92,14 @@ export function FiguresBox({
           <dd>{c.repetitions}</dd>
         </div>
         <div>
-          <dt>{t('Words correct a minute')}</dt>
+          <dt>{t('Words correct per minute')}</dt>
           <dd>
             {rate > 0 ? (
               <>
                 <b>{Math.round(rate)}</b>
                 {f.percentile != null &&
                   !on &&
-                  ` · ${t('{{n}} of 100 read so or slower in {{season}}', { n: f.percentile, season: t(seasonWords[f.season]) })}`}
+                  ` · ${t('percentile {{n}}, {{season}}', { n: f.percentile, season: t(seasonWords[f.season]) })}`}
               </>
             ) : (
               t('not timed')

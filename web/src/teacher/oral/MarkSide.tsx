@@ -1,6 +1,6 @@
 import { cx } from 'class-variance-authority';
 import { useState } from 'react';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { strandName } from '../../shared/format';
 import { change, isBetween, shownAt, type Mark } from './marks';
 import { kindNames } from './SheetLines';
@@ -15,18 +15,18 @@ const sources = [
   ['S', 'structure'],
   ['V', 'what the word looks like'],
 ] as const;
-const partNames: Record<string, string> = {
-  'people-and-place': 'Who, and where',
-  'what-goes-wrong': 'What goes wrong',
-  'events-in-order': 'What happens, in order',
-  'how-it-ends': 'How it ends',
-  'what-it-is-about': 'What it is about',
-  'main-points': 'The main points',
-  'how-they-hang-together': 'How they hang together',
-  details: 'Details that show it',
-  'own-words': 'In own words',
+const partNames: Record<string, Phrase> = {
+  'people-and-place': phrase('Who and where'),
+  'what-goes-wrong': phrase('The problem'),
+  'events-in-order': phrase('Events in order'),
+  'how-it-ends': phrase('The ending'),
+  'what-it-is-about': phrase('Topic'),
+  'main-points': phrase('Main points'),
+  'how-they-hang-together': phrase('How they connect'),
+  details: phrase('Supporting details'),
+  'own-words': phrase('In their own words'),
 };
-const points = ['not told', 'partly', 'told'] as const;
+const points = ['not retold', 'partly', 'told'] as const;
 
 type Change = (to: (s: Sheet) => Partial<Sheet>) => void;
 interface Props {
@@ -62,7 +62,7 @@ export function MarkSide(p: Props) {
         <Asked {...p} />
       ) : (
         <TextArea
-          label={t('A note for colleagues')}
+          label={t('Note for colleagues')}
           inline
           rows={6}
           maxLength={1000}
@@ -81,10 +81,7 @@ function Miscues({ record, sheet, change: put, go }: Props) {
   if (sheet.marks.length === 0)
     return (
       <p className="text-soft">
-        {t(
-          'Nothing is marked yet. Each mark appears here, so that what was said and what the reader went ' +
-            'by can be written down.',
-        )}
+        {t('No miscues marked yet. Each appears here, with what was said and the sources of information used.')}
       </p>
     );
   const set = (m: Mark, to: Partial<Mark>) => put((s) => ({ marks: change(s.marks, m, to) }));
@@ -121,7 +118,7 @@ function Miscues({ record, sheet, change: put, go }: Props) {
                 <span
                   className="inline-flex gap-0.5"
                   role="group"
-                  aria-label={t('What the reader went by at {{word}}', { word: text })}
+                  aria-label={t('Sources of information used at {{word}}', { word: text })}
                 >
                   {sources.map(([letter, name]) => (
                     <Button
@@ -150,7 +147,7 @@ function Miscues({ record, sheet, change: put, go }: Props) {
         })}
       </ul>
       <Table className="text-sm [&_caption]:text-left [&_caption]:font-semibold">
-        <caption>{t('The reader went by')}</caption>
+        <caption>{t('Sources of information used')}</caption>
         <TableHead>
           <tr>
             <Th />
@@ -185,9 +182,9 @@ function Retold({ record, sheet, change: put }: Props) {
       <ul className="[&>li]:border-line text-sm [&>li]:grid [&>li]:gap-1 [&>li]:border-b [&>li]:py-1.25">
         {record.parts.map((part) => (
           <li key={part}>
-            <span>{t(partNames[part] ?? part)}</span>
+            <span>{t(partNames[part] ?? phrase(part))}</span>
             <Segments
-              label={t(partNames[part] ?? part)}
+              label={t(partNames[part] ?? phrase(part))}
               size="sm"
               value={sheet.retelling[part]?.toString()}
               set={(n) => put((now) => ({ retelling: { ...now.retelling, [part]: Number(n) } }))}
@@ -203,7 +200,7 @@ function Retold({ record, sheet, change: put }: Props) {
       </ul>
       <p className="text-soft">
         {told.length === 0
-          ? t('Listen for these while the reader tells it again.')
+          ? t('Listen for these in the retelling.')
           : t('{{n}} of {{of}} points', { n: told.reduce((a, b) => a + b, 0), of: 2 * told.length })}
       </p>
     </>
@@ -214,15 +211,13 @@ function Asked({ record, sheet, change: put }: Props) {
   const answer = (id: string) => sheet.answers.find((a) => a.questionId === id);
   return (
     <>
-      <p className="text-soft text-sm">
-        {t('Asked aloud, without the choices. Those you mark count as answers in the level.')}
-      </p>
+      <p className="text-soft text-sm">{t('Ask aloud, without the choices. Answers you mark count in the level.')}</p>
       <ol className="[&>li]:border-line text-sm [&>li]:grid [&>li]:gap-1 [&>li]:border-b [&>li]:py-1.25">
         {record.questions.map((q) => (
           <li key={q.id}>
             <p>
               <span className="border-soft font-ui inline-block rounded-sm border px-1.5 text-sm font-normal">
-                {t(strandName(q.strand))}
+                {strandName(q.strand)}
               </span>{' '}
               {q.stem}
             </p>

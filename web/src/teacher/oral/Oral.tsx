@@ -32,7 +32,9 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
       <Show query={oral}>
         {(o) =>
           o.records.length === 0 ? (
-            <p className="text-soft">{t('No running record yet. Records, rates and words to practise gather here.')}</p>
+            <p className="text-soft">
+              {t('No running records yet. Records, rates and words to practise appear here.')}
+            </p>
           ) : (
             <div className="grid gap-5 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1.9fr)_minmax(240px,1fr)]">
               <div
@@ -48,8 +50,8 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
                       <Th>{t('Text')}</Th>
                       <Th num>{t('Depth')}</Th>
                       <Th>{t('Accuracy')}</Th>
-                      <Th num>{t('Words correct a minute')}</Th>
-                      <Th>{t('Of 100 readers of the grade')}</Th>
+                      <Th num>{t('Words correct per minute')}</Th>
+                      <Th>{t('Percentile in grade')}</Th>
                       <Th>{t('State')}</Th>
                     </tr>
                   </TableHead>
@@ -78,7 +80,7 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
                 <h3 id="practice">{t('Words to practise')}</h3>
                 {o.practice.length === 0 ? (
                   <p className="text-soft text-sm">
-                    {t('None: a word appears here when it is missed, and goes when it is read right twice running.')}
+                    {t('None yet. A missed word stays here until it is read right twice in a row.')}
                   </p>
                 ) : (
                   <ul

@@ -139,7 +139,7 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
         saved(r);
         void changed('level');
         if (!gone) return;
-        toast.success(t('The record is thrown away'), { action: { label: t('Undo'), onClick: () => discard(false) } });
+        toast.success(t('Deleted running record'), { action: { label: t('Undo'), onClick: () => discard(false) } });
         void navigate(`/class/${data.id}/readers/${record.readerId}`);
       },
       (e: unknown) => toast.error(sentence(e)),
@@ -167,29 +167,29 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
             {t('PDF')}
           </a>
         </Button>
-        <Button onClick={() => discard(true)}>{t('Throw away')}</Button>
+        <Button onClick={() => discard(true)}>{t('Delete')}</Button>
         <Button look={done ? 'outline' : 'main'} disabled={c.words === 0} onClick={() => void close()}>
-          {done ? t('Open it again') : t('Finish: count it in the level')}
+          {done ? t('Reopen') : t('Finish and count in level')}
         </Button>
       </PageHead>
       {record.gone && (
         <Notice kind="action" role="status">
-          {t('This record was thrown away.')}{' '}
+          {t('This record was deleted.')}{' '}
           <Button size="sm" onClick={() => discard(false)}>
-            {t('Bring it back')}
+            {t('Restore')}
           </Button>
         </Notice>
       )}
       {record.textChanged && (
         <Notice kind="action" role="status">
-          {t('The text has been changed since. This record keeps it as it was read.')}
+          {t('The text was edited later. This record shows it as it was read.')}
         </Notice>
       )}
       {(state.said === 'stale' || state.said === 'refused') && (
         <Notice kind="action" role="alert">
           {state.why}{' '}
           <Button size="sm" onClick={() => location.reload()}>
-            {t('Load again')}
+            {t('Reload')}
           </Button>
         </Notice>
       )}
@@ -217,7 +217,7 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
           <div
             className="border-line bg-sand flex flex-wrap gap-1 border-b px-4 py-2"
             role="group"
-            aria-label={t('What a tap marks')}
+            aria-label={t('A tap marks')}
           >
             {kinds.map((k) => (
               <Button key={k} aria-pressed={tool === k} onClick={() => setTool(k)}>
@@ -294,7 +294,7 @@ function Saved({ state, done }: { state: ReturnType<typeof useSheet>['state']; d
   return (
     <span className="text-soft text-sm" role="status">
       {state.said === 'away'
-        ? t('No network: kept on this device, will be sent')
+        ? t('No internet: saved on this device, will be sent')
         : state.said === 'saving'
           ? t('Saving…')
           : state.at
@@ -363,13 +363,11 @@ function SoundBox({
         />
       )}
       {recorder.state === 'refused' && (
-        <ErrorText>
-          {t('This page may not use the microphone. Allow it in the browser, or mark without a recording.')}
-        </ErrorText>
+        <ErrorText>{t('The browser blocks the microphone. Allow it, or mark without a recording.')}</ErrorText>
       )}
       {error && (
         <ErrorText>
-          {error} {t('The recording is still here.')}
+          {error} {t('Your recording is still here.')}
         </ErrorText>
       )}
       {!done && recorder.can && (
@@ -392,12 +390,12 @@ function SoundBox({
               onClick={() => void recorder.start().then(began)}
             >
               <Microphone size={16} aria-hidden />
-              {record.soundSeconds != null || recorder.recording ? t('Record again') : t('Record the reading')}
+              {record.soundSeconds != null || recorder.recording ? t('Record again') : t('Record')}
             </Button>
           )}
           {recorder.recording && (
             <Button look="main" size="sm" disabled={busy} onClick={() => void keep()}>
-              {busy ? t('Sending…') : t('Keep the recording, {{time}}', { time: clock(recorder.recording.seconds) })}
+              {busy ? t('Sending…') : t('Save recording, {{time}}', { time: clock(recorder.recording.seconds) })}
             </Button>
           )}
         </Row>

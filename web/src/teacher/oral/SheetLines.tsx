@@ -1,15 +1,15 @@
 import { cx } from 'class-variance-authority';
 import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { betweenAt, isBetween, markOf, shownAt, type Kind, type Line, type Mark, type SheetWord } from './marks';
 
-export const kindNames: Record<Kind, string> = {
-  Substitution: 'read as another word',
-  Omission: 'left out',
-  Insertion: 'put in',
-  Repetition: 'read again',
-  SelfCorrection: 'put right',
-  Told: 'told',
+export const kindNames: Record<Kind, Phrase> = {
+  Substitution: phrase('substitution'),
+  Omission: phrase('omission'),
+  Insertion: phrase('insertion'),
+  Repetition: phrase('repetition'),
+  SelfCorrection: phrase('self-correction'),
+  Told: phrase('told'),
 };
 
 /** What is written over a word, in the usual notation. */

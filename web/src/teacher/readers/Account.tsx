@@ -7,7 +7,7 @@ import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
 import { evidenceSources } from './evidence';
-import { t } from '../../shared/words';
+import { named, say, t } from '../../shared/words';
 import { pieceId } from './DepthPieces';
 import { SetLevel, Standing } from './SetLevel';
 import { LevelFields } from './LevelFields';
@@ -42,7 +42,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
   return (
     <section aria-labelledby="account" className="grid gap-3 px-4 pt-3">
       <div className="flex flex-wrap items-center gap-2">
-        <h2 id="account">{t('What the level is built from')}</h2>
+        <h2 id="account">{t('Evidence for the level')}</h2>
         <span className="grow" />
         {account.data?.mayJudge && (
           <>
@@ -71,17 +71,17 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
             >
               {a.labels.map((l) => (
                 <div key={l.system}>
-                  <dt>{t(l.system)}</dt>
+                  <dt>{named(l.system)}</dt>
                   <dd>{l.label}</dd>
                 </div>
               ))}
               <div>
-                <dt>{a.set ? t('How sure the estimate is') : t('How sure')}</dt>
+                <dt>{a.set ? t('How sure the estimate is') : t('How sure you are')}</dt>
                 <dd>
                   ± {halfRange(a.sd).toFixed(1)} fm. {t('It would be')}{' '}
                   {a.surer
                     .map((s) =>
-                      t('± {{sd}} with a {{what}}', {
+                      t('± {{sd}} fm after one more {{what}}', {
                         sd: halfRange(s.sd).toFixed(1),
                         what: t(evidenceSources[s.what].word),
                       }),
@@ -92,7 +92,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
               </div>
             </dl>
             {a.pieces.length === 0 ? (
-              <p className="text-soft">{t('Nothing yet: the level is what is typical of the grade.')}</p>
+              <p className="text-soft">{t('No evidence yet. The level is typical of the grade.')}</p>
             ) : (
               <div
                 className="border-ink max-h-105 overflow-auto border-t"
@@ -105,9 +105,9 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                     <tr>
                       <Th>{t('Day')}</Th>
                       <Th>{t('What')}</Th>
-                      <Th>{t('What it says')}</Th>
-                      <Th num>{t('Moved the level')}</Th>
-                      <Th num>{t('Level with it')}</Th>
+                      <Th>{t('Result')}</Th>
+                      <Th num>{t('Level change')}</Th>
+                      <Th num>{t('Level after')}</Th>
                       <Th>{t('Counts')}</Th>
                     </tr>
                   </TableHead>
@@ -122,14 +122,16 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                         <Td>{t(evidenceSources[p.what].word)}</Td>
                         <Th scope="row">
                           {p.recordId ? (
-                            <Link to={`/class/${classId}/readers/${reader.id}/records/${p.recordId}`}>{p.note}</Link>
+                            <Link to={`/class/${classId}/readers/${reader.id}/records/${p.recordId}`}>
+                              {say(p.note)}
+                            </Link>
                           ) : p.ticketId ? (
-                            <Link to={`/class/${classId}/tickets/${p.ticketId}`}>{p.note}</Link>
+                            <Link to={`/class/${classId}/tickets/${p.ticketId}`}>{say(p.note)}</Link>
                           ) : (
-                            p.note
+                            say(p.note)
                           )}
                           {p.leftOut.map((l) => (
-                            <small key={l}>{t('left out: {{what}}', { what: l })}</small>
+                            <small key={say(l)}>{t('left out: {{what}}', { what: say(l) })}</small>
                           ))}
                         </Th>
                         <Td num>{p.counted === 0 ? '–' : signed(p.moved)}</Td>
@@ -153,9 +155,9 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                                       ),
                                     )
                                   }
-                                  aria-label={t('Take in again: {{what}}', { what: p.note })}
+                                  aria-label={t('Include: {{what}}', { what: say(p.note) })}
                                 >
-                                  {t('Take in again')}
+                                  {t('Include')}
                                 </Button>
                               )}
                             </>
@@ -169,7 +171,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                             <Button
                               size="sm"
                               onClick={() => setLeaving(p)}
-                              aria-label={t('Leave out: {{what}}', { what: p.note })}
+                              aria-label={t('Leave out: {{what}}', { what: say(p.note) })}
                             >
                               {t('Leave out')}
                             </Button>
@@ -201,7 +203,7 @@ function LeaveOut({ params, piece, close }: { params: InClass; piece: Piece; clo
   const [reason, setReason] = useState('');
   const change = useChange(close);
   return (
-    <Dialog title={t('Leave this out of the level')} close={close}>
+    <Dialog title={t('Leave out of level')} close={close}>
       <Form
         onSubmit={(e: FormEvent) => {
           e.preventDefault();
@@ -210,10 +212,10 @@ function LeaveOut({ params, piece, close }: { params: InClass; piece: Piece; clo
           );
         }}
       >
-        <p>{piece.note}</p>
+        <p>{say(piece.note)}</p>
         <TextField
           label={t('Why')}
-          hint={t('It is kept, and can be taken in again.')}
+          hint={t('It stays here, and you can include it again.')}
           error={fieldOf(change.error, 'reason') ?? (change.error ? sentence(change.error) : undefined)}
           autoFocus
           value={reason}
@@ -222,7 +224,7 @@ function LeaveOut({ params, piece, close }: { params: InClass; piece: Piece; clo
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit" disabled={change.isPending}>
-            {t('Leave it out')}
+            {t('Leave out')}
           </Button>
         </DialogFoot>
       </Form>
@@ -272,7 +274,7 @@ function Judge({
             set={(written) => setForm({ ...form, ...written })}
           />
           <Select
-            label={t('How sure')}
+            label={t('How sure you are')}
             error={fieldOf(change.error, 'sd')}
             value={form.sd}
             set={(value) => setForm({ ...form, sd: Number(value) })}

@@ -74,7 +74,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
     );
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
-    <Dialog title={t('Add a reader')} close={close} wide>
+    <Dialog title={t('Add reader')} close={close} wide>
       <Form onSubmit={(e) => void save(e)}>
         <div className="grid gap-6 *:grid *:content-start *:gap-3 sm:grid-cols-[1fr_1.1fr]">
           <div>
@@ -88,14 +88,14 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
             />
             <TextField
               label={t('Family name')}
-              hint={t('Never shown where readers can see it. May be left empty.')}
+              hint={t('Optional. Readers never see it.')}
               error={fieldOf(error, 'familyName')}
               value={family}
               set={setFamily}
             />
             {twin && (
               <p className="text-soft text-sm" role="status">
-                {t('There is a {{name}} in this class already. Is it the same child?', {
+                {t('{{name}} is already in this class. Is this the same child?', {
                   name: `${twin.givenName} ${twin.familyName}`,
                 })}
               </p>
@@ -119,16 +119,16 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
               }))}
             />
             <TextField
-              label={t('Guardian’s e-mail')}
-              hint={t('For the letter. May be left empty.')}
+              label={t('Guardian’s email')}
+              hint={t('Optional. Used for the letter.')}
               error={fieldOf(error, 'guardianMail')}
               inputMode="email"
               value={mail}
               set={setMail}
             />
             <NumberField
-              label={t('Starting level, fm')}
-              hint={t('A first guess. It counts as weak evidence (± 10 fm) and reading soon outweighs it.')}
+              label={t('Starting level (fm)')}
+              hint={t('A first guess, ± 10 fm. Reading soon outweighs it.')}
               error={fieldOf(error, 'level')}
               step="0.5"
               value={level}
@@ -139,13 +139,13 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
         </div>
         {other ? (
           <ErrorText>
-            {sentence(error)} {t('What you typed is kept.')}
+            {sentence(error)} {t('What you typed is still here.')}
           </ErrorText>
         ) : null}
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit">
-            {t('Add the reader')}
+            {t('Add reader')}
           </Button>
         </DialogFoot>
       </Form>

@@ -95,7 +95,7 @@ export function Trail({
 }) {
   const [now] = useState(Date.now);
   if (r.trail.length < 2)
-    return <p className="text-soft text-sm">{t('The trail begins when there is more than one day of evidence.')}</p>;
+    return <p className="text-soft text-sm">{t('The trail starts with the second day of evidence.')}</p>;
   const time = (iso: string) => new Date(iso).getTime();
   const start = time(sure(r.trail[0]).day),
     end = Math.max(time(sure(r.trail.at(-1)).day), now);

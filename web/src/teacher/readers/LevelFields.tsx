@@ -1,5 +1,5 @@
 import type { Api } from '../../shared/api';
-import { t } from '../../shared/words';
+import { named, t } from '../../shared/words';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 
@@ -30,7 +30,7 @@ export function LevelFields({
         label={t('Written as')}
         value={value.system}
         set={(system) => set({ system, level: labels.find((l) => l.system === system)?.label ?? value.level })}
-        options={labels.map((l) => ({ value: l.system, label: t(l.system) }))}
+        options={labels.map((l) => ({ value: l.system, label: named(l.system) }))}
       />
     </>
   );

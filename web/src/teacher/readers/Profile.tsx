@@ -51,11 +51,11 @@ export default function Profile() {
             <Button asChild>
               <a href={`/api/readers/${r.id}/history.csv`} download={`${r.userName}.csv`}>
                 <DownloadSimple size={20} aria-hidden />
-                {t('History as CSV')}
+                {t('Export CSV')}
               </a>
             </Button>
             <Button onClick={() => tray.toggleReader(r.id)}>
-              {tray.readers.includes(r.id) ? t('Put back') : t('Pick up')}
+              {tray.readers.includes(r.id) ? t('Remove from tray') : t('Add to tray')}
             </Button>
           </PageHead>
           <div
@@ -85,7 +85,7 @@ export default function Profile() {
               <h2>
                 {t('Strands')}{' '}
                 <span className="font-ui text-soft text-sm font-normal">
-                  {t('estimate with 90% range; right of asked at the first try, 12 weeks')}
+                  {t('estimate with 90% range; right on the first try, 12 weeks')}
                 </span>
               </h2>
               <Strands strands={r.strands} wide />
@@ -100,7 +100,7 @@ export default function Profile() {
             {r.readings.length === 0 ? (
               <Empty title={t('Nothing read yet')}>
                 <p>
-                  {t('Texts given to {{name}} are listed here with dates, time and results.', { name: r.givenName })}
+                  {t('Texts assigned to {{name}} appear here with dates, time and results.', { name: r.givenName })}
                 </p>
               </Empty>
             ) : (

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Api } from '../../shared/api';
 import { chanceWords, dayOf, fm, halfRange, minutes, percent, shortDay, signed, strandName } from '../../shared/format';
 import { ticketWords } from '../../shared/ticketStates';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 
 type ReaderData = Api<'ReaderView'>;
 import { courseWord, goalKinds } from '../../shared/goalKinds';
@@ -38,10 +38,10 @@ export const rangeWords = (r: ReaderData) =>
         depth: fm(r.set.estimate),
         range: halfRange(r.set.estimateSd).toFixed(1),
       })
-    : t('90 % range {{low}}–{{high}} fm, typical of grade {{grade}}', {
+    : t('90% range {{low}}–{{high}} fm, typical of {{level}}', {
         low: fm(r.low),
         high: fm(r.high),
-        grade: r.gradeLabel,
+        level: say(r.levelName),
       });
 
 export function Strands({ strands, wide = false }: { strands: ReaderData['strands']; wide?: boolean }) {
@@ -83,7 +83,7 @@ export function ReadingTable({ classId, readings }: { classId: string; readings:
           <Th>{t('Text')}</Th>
           <Th num>{t('Depth')}</Th>
           <Th num>{t('Fit')}</Th>
-          <Th num>{t('Time open')}</Th>
+          <Th num>{t('Active time')}</Th>
           <Th num>{t('First try')}</Th>
           <Th num>{t('Level')}</Th>
           <Th>{t('State')}</Th>

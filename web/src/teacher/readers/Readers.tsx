@@ -2,7 +2,7 @@ import { DownloadSimple, Plus } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { dayOf, fm, percent, signed, strandName } from '../../shared/format';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { Buoy } from '../chart/Buoy';
 import { signalName } from '../chart/signals';
 import type { ReaderRow } from '../classQueries';
@@ -24,10 +24,10 @@ import { type Column, pickWords, useDataTable } from '../../ui/table/useDataTabl
 const scale = { from: 0, to: 60, step: 20, width: 160 };
 
 const columns: Column<ReaderRow>[] = [
-  { key: 'name', name: 'Reader', by: (r) => r.givenName, show: (r) => `${r.givenName} ${r.familyName}` },
+  { key: 'name', name: phrase('Reader'), by: (r) => r.givenName, show: (r) => `${r.givenName} ${r.familyName}` },
   {
     key: 'depth',
-    name: 'Depth',
+    name: phrase('Depth'),
     num: true,
     by: (r) => r.depth,
     show: (r) => (
@@ -39,7 +39,7 @@ const columns: Column<ReaderRow>[] = [
   },
   {
     key: 'range',
-    name: 'Range',
+    name: phrase('Range'),
     head: <RangeScale {...scale} label={t('Depth from {{from}} to {{to}} fathoms', scale)} />,
     show: (r) => (
       <Range {...scale} low={r.levelSet ? r.depth : r.low} mean={r.depth} high={r.levelSet ? r.depth : r.high} />
@@ -47,26 +47,26 @@ const columns: Column<ReaderRow>[] = [
   },
   {
     key: 'six',
-    name: 'Six weeks',
+    name: phrase('Six weeks'),
     num: true,
     by: (r) => r.sixWeeks ?? -99,
     show: (r) => (r.sixWeeks == null ? '–' : signed(r.sixWeeks)),
   },
-  { key: 'group', name: 'Group', by: (r) => r.group ?? '', show: (r) => r.group ?? '–' },
+  { key: 'group', name: phrase('Group'), by: (r) => r.group ?? '', show: (r) => r.group ?? '–' },
   {
     key: 'first',
-    name: 'First try',
+    name: phrase('First try'),
     num: true,
     by: (r) => r.firstTry ?? -1,
     show: (r) => (r.firstTry == null ? '–' : percent(r.firstTry)),
   },
   {
     key: 'last',
-    name: 'Last read',
+    name: phrase('Last read'),
     by: (r) => r.lastRead ?? '',
     show: (r) => (r.lastRead ? dayOf(r.lastRead) : '–'),
   },
-  { key: 'signal', name: 'Signal', by: (r) => -r.signals.length, show: (r) => <Signals of={r} /> },
+  { key: 'signal', name: phrase('Signal'), by: (r) => -r.signals.length, show: (r) => <Signals of={r} /> },
 ];
 
 function Signals({ of }: { of: ReaderRow }) {
@@ -123,7 +123,7 @@ export default function Readers() {
         }
       >
         <ColumnsMenu of={list} />
-        <IconButton asChild label={t('Export as CSV')}>
+        <IconButton asChild label={t('Export CSV')}>
           <a href={`/api/classes/${data.id}/readers.csv`} download={`${data.name}.csv`}>
             <DownloadSimple size={20} aria-hidden />
           </a>
@@ -131,7 +131,7 @@ export default function Readers() {
         {data.mayChangeRoster && (
           <Button onClick={add}>
             <Plus size={20} aria-hidden />
-            {t('Add a reader')}
+            {t('Add reader')}
           </Button>
         )}
       </PageHead>
@@ -150,9 +150,9 @@ export default function Readers() {
           of={list}
           label={t('Readers')}
           empty={
-            <Empty title={t('Nobody here matches')}>
-              <p>{t('No reader, group or signal has “{{asked}}” in its name.', { asked })}</p>
-              <Button onClick={() => setAsked('')}>{t('Show everybody')}</Button>
+            <Empty title={t('No readers match')}>
+              <p>{t('No reader, group or signal contains “{{asked}}”.', { asked })}</p>
+              <Button onClick={() => setAsked('')}>{t('Clear filter')}</Button>
             </Empty>
           }
         />
@@ -160,7 +160,7 @@ export default function Readers() {
       <TableFoot
         of={list}
         counted={(n, count) => t('{{n}} of {{count}} readers', { n, count })}
-        picked={t('{{count}} picked up', { count: tray.readers.length })}
+        picked={t('{{count}} in tray', { count: tray.readers.length })}
       />
       {search.get('add') && <AddReader data={data} close={() => setSearch({})} />}
     </ListPage>

@@ -20,7 +20,7 @@ export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boo
       <b>{t('Set to {{level}} fm {{until}}.', { level: fm(set.level), until })}</b>{' '}
       {t('{{who}}, {{day}}: {{reason}}', { who: set.by, day: dayOf(set.at), reason: set.reason })}{' '}
       <span className="text-soft">
-        {t('The estimate beneath: {{depth}} ± {{range}} fm.', {
+        {t('Estimate beneath: {{depth}} ± {{range}} fm.', {
           depth: fm(set.estimate),
           range: halfRange(set.estimateSd).toFixed(1),
         })}
@@ -67,7 +67,7 @@ export function SetLevel({
   return (
     <Dialog title={t('Set level')} close={close}>
       <Form onSubmit={send}>
-        <p>{t('The level is what you say, everywhere. The estimate goes on beneath and both are shown.')}</p>
+        <p>{t('Your level is used everywhere. The estimate goes on beneath, and both are shown.')}</p>
         <FieldRow>
           <LevelFields
             value={form}

@@ -6,10 +6,7 @@ export const depthWords = (r: { depth: number; levelSet?: unknown }, depth: stri
 
 /** Beside a depth that a teacher has set: it is no estimate, so it has no range. */
 export const SetMark = () => (
-  <abbr
-    className="text-soft mr-1.5 text-sm italic no-underline"
-    title={t('Set by a teacher; it is no estimate and has no range.')}
-  >
+  <abbr className="text-soft mr-1.5 text-sm italic no-underline" title={t('Set by a teacher, so it has no range.')}>
     {t('set')}
   </abbr>
 );

@@ -1,7 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
-import type { Api } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { useSaid } from '../classQueries';
+import { useSaid, type Done } from '../classQueries';
 
 /** A reader, in the class where they are looked at. */
 export interface InClass {
@@ -13,7 +12,7 @@ export function useChange(done?: () => void) {
   const changed = useChanged();
   const said = useSaid();
   return useMutation({
-    mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(),
+    mutationFn: (doIt: () => Promise<Done>) => doIt(),
     onSuccess: (x) => {
       said(x.sentence, x.changeId);
       done?.();

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { type Api, api, ok, Problem, sentence } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, say, t } from '../../shared/words';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
@@ -61,9 +61,7 @@ function Editor({ chart }: { chart: View }) {
     <ScrollPage>
       <PageHead
         title={t('Level chart')}
-        beside={
-          <p className="text-soft">{chart.usual ? t('the chart every school starts with') : t('the school’s own')}</p>
-        }
+        beside={<p className="text-soft">{chart.usual ? t('default chart') : t('your school’s chart')}</p>}
       >
         <Button
           look="main"
@@ -71,14 +69,16 @@ function Editor({ chart }: { chart: View }) {
             void attempt(async () => setEffect(await ok(api.POST('/school/level-chart/effect', { body }))))
           }
         >
-          {t('What would change…')}
+          {t('Preview changes…')}
         </Button>
       </PageHead>
       <p className="px-4 py-2">
         {t(
-          'What is typically read at the end of each grade, in fathoms, and what the grade is called ' +
-            'elsewhere. Add a column for labels your school uses; they are understood wherever a level is ' +
-            'typed.',
+          phrase(
+            'What readers typically read at the end of each grade, in fathoms, and other names for each ' +
+              'grade. Add a column for your school’s labels; you can type them wherever a level is asked ' +
+              'for.',
+          ),
         )}
       </p>
       {error ? (
@@ -106,7 +106,7 @@ function Editor({ chart }: { chart: View }) {
                     look="plain"
                     size="sm"
                     square
-                    aria-label={t('Take the column {{name}} away', { name: c })}
+                    aria-label={t('Remove column {{name}}', { name: c })}
                     onClick={() => dropColumn(n)}
                   >
                     ×
@@ -116,7 +116,7 @@ function Editor({ chart }: { chart: View }) {
               <Th>
                 <span className="flex flex-wrap items-center gap-2">
                   <TextField
-                    label={t('Name of a new column')}
+                    label={t('New column')}
                     bare
                     placeholder={t('Own labels, such as “Step”')}
                     maxLength={24}
@@ -124,7 +124,7 @@ function Editor({ chart }: { chart: View }) {
                     set={setName}
                   />
                   <Button size="sm" disabled={!name.trim() || columns.length >= 4} onClick={addColumn}>
-                    {t('Add the column')}
+                    {t('Add column')}
                   </Button>
                 </span>
               </Th>
@@ -163,10 +163,10 @@ function Editor({ chart }: { chart: View }) {
         </Table>
       </div>
       {effect && (
-        <Dialog title={t('What would change')} close={() => setEffect(null)}>
+        <Dialog title={t('Preview changes')} close={() => setEffect(null)}>
           <ul className="[&>li]:border-line max-h-100 overflow-auto px-4 [&>li]:border-t [&>li]:py-0.75">
             {effect.sentences.map((s) => (
-              <li key={s}>{s}</li>
+              <li key={say(s)}>{say(s)}</li>
             ))}
           </ul>
           <DialogFoot>
@@ -177,12 +177,12 @@ function Editor({ chart }: { chart: View }) {
                 void attempt(async () => {
                   await ok(api.PUT('/school/level-chart', { body }));
                   setEffect(null);
-                  toast.success(t('The level chart is saved'));
+                  toast.success(t('Saved level chart'));
                   await changed();
                 })
               }
             >
-              {t('Save the chart')}
+              {t('Save level chart')}
             </Button>
           </DialogFoot>
         </Dialog>

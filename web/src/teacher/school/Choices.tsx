@@ -4,16 +4,18 @@ import { toast } from 'sonner';
 import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { named, phrase, type Phrase, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { FieldRow } from '../../ui/Field';
 import { Card, Cards, PageHead } from '../../ui/Page';
+import { Segments } from '../../ui/Segments';
 import { Select } from '../../ui/Select';
 import { Show } from '../../ui/Show';
 import { NumberField, TextArea, TextField } from '../../ui/TextField';
 
 type View = Api<'SchoolView'>;
+type Letter = Api<'SchoolLetter'>;
 
 /** What the school has decided: names, scores, how readers of which grade sign in, what cards show, and the letter to guardians. */
 export default function Choices() {
@@ -60,11 +62,11 @@ function Form({ school }: { school: View }) {
   );
   return (
     <form className="min-h-0 overflow-auto pb-6" onSubmit={(e) => void save(e)} noValidate aria-labelledby="title">
-      <PageHead title={t('What the school has decided')}>
+      <PageHead title={t('Choices')}>
         {error ? (
           <span className="text-overlay text-sm font-semibold" role="alert">
             {error instanceof Problem && Object.keys(error.fields).length > 0
-              ? t('Some of this needs mending.')
+              ? t('Not saved yet. Fix the highlighted fields.')
               : sentence(error)}
           </span>
         ) : null}
@@ -88,14 +90,25 @@ function Form({ school }: { school: View }) {
             set={(value) => setForm({ ...form, timeZone: value })}
           />
         </Card>
+        <Card aria-labelledby="levels">
+          <h2 id="levels">{t('Levels')}</h2>
+          <Select
+            label={t('Levels are called by')}
+            hint={t('Sentences on every page and letter name a level like this.')}
+            error={fieldOf(error, 'levelSystem')}
+            value={form.levelSystem}
+            set={(levelSystem) => setForm({ ...form, levelSystem })}
+            options={form.levelSystems.map((system) => ({ value: system, label: named(system) }))}
+          />
+        </Card>
         <Card aria-labelledby="s2">
           <h2 id="s2">{t('Scores')}</h2>
           <FieldRow>
-            {percent('passingScore', t('Passing score, %'))}
-            {percent('zoneLow', t('Instructional from, %'))}
-            {percent('zoneHigh', t('Independent from, %'))}
+            {percent('passingScore', t('Understood from (%)'))}
+            {percent('zoneLow', t('Instructional from (%)'))}
+            {percent('zoneHigh', t('Independent from (%)'))}
             <NumberField
-              label={t('Reading minutes a day')}
+              label={t('Reading minutes per day')}
               error={fieldOf(error, 'minutesADay')}
               min={1}
               max={240}
@@ -110,9 +123,7 @@ function Form({ school }: { school: View }) {
             {grade('picturesTo', t('Pictures up to'))}
             {grade('codesTo', t('Short code up to'))}
           </FieldRow>
-          <p className="text-soft text-sm">
-            {t('Passwords above that. It holds for readers who are added from now on; whoever has a secret keeps it.')}
-          </p>
+          <p className="text-soft text-sm">{t('Passwords for higher grades; new readers only.')}</p>
           <Checkbox checked={form.surnamesOnCards} set={(on) => setForm({ ...form, surnamesOnCards: on })}>
             {t('Surnames on printed cards')}
           </Checkbox>
@@ -120,24 +131,65 @@ function Form({ school }: { school: View }) {
         <Card wide aria-labelledby="s4">
           <h2 id="s4">{t('Guardians')}</h2>
           <Checkbox checked={form.guardiansAllowed} set={(on) => setForm({ ...form, guardiansAllowed: on })}>
-            {t('Guardians may register and see their own child')}
+            {t('Guardians can register and see their own child')}
           </Checkbox>
-          <TextField
-            label={t('Title of the letter')}
-            error={fieldOf(error, 'letterTitle')}
-            value={form.letterTitle}
-            set={(value) => setForm({ ...form, letterTitle: value })}
-          />
-          <TextArea
-            label={t('The letter')}
-            hint={t('Filled in for each reader: {{marks}}', { marks: form.letterMarks.join(' ') })}
-            error={fieldOf(error, 'letterBody')}
-            rows={12}
-            value={form.letterBody}
-            set={(value) => setForm({ ...form, letterBody: value })}
+          <Letters
+            letters={form.letters}
+            set={(letters) => setForm({ ...form, letters })}
+            marks={form.letterMarks}
+            error={error}
           />
         </Card>
       </Cards>
     </form>
+  );
+}
+
+const languageNames: Record<Api<'Language'>, Phrase> = { English: phrase('English'), Spanish: phrase('Spanish') };
+
+/** The letter to guardians in each language; a family gets the one of their home language. */
+function Letters({
+  letters,
+  set,
+  marks,
+  error,
+}: {
+  letters: Letter[];
+  set: (to: Letter[]) => void;
+  marks: string[];
+  error: unknown;
+}) {
+  const [shows, setShows] = useState<Letter['language']>('English');
+  const at = letters.findIndex((l) => l.language === shows);
+  const letter = letters[at];
+  if (!letter) return null;
+  const change = (to: Partial<Letter>) => set(letters.map((l, i) => (i === at ? { ...l, ...to } : l)));
+  const faulty = (i: number) => fieldOf(error, `letters[${i}].title`) ?? fieldOf(error, `letters[${i}].body`);
+  return (
+    <>
+      <Segments
+        label={t('Language of the letter')}
+        value={shows}
+        set={setShows}
+        options={letters.map((l, i) => ({
+          value: l.language,
+          label: faulty(i) ? `${t(languageNames[l.language])} !` : t(languageNames[l.language]),
+        }))}
+      />
+      <TextField
+        label={t('Letter title')}
+        error={fieldOf(error, `letters[${at}].title`)}
+        value={letter.title}
+        set={(title) => change({ title })}
+      />
+      <TextArea
+        label={t('Letter')}
+        hint={t('Filled in for each reader: {{marks}}', { marks: marks.join(' ') })}
+        error={fieldOf(error, `letters[${at}].body`)}
+        rows={12}
+        value={letter.body}
+        set={(body) => change({ body })}
+      />
+    </>
   );
 }

@@ -5,7 +5,7 @@ import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { ListPage, Notice, PageHead, Row } from '../../ui/Page';
@@ -21,17 +21,22 @@ const none: Row[] = [];
 const columns: Column<Row>[] = [
   {
     key: 'name',
-    name: 'Class',
+    name: phrase('Class'),
     by: (c) => c.name.toLowerCase(),
     show: (c) => c.name,
-    beside: (c) => c.closed && <span className="text-soft"> {t('closed')}</span>,
+    beside: (c) => c.closed && <span className="text-soft"> {t('archived')}</span>,
   },
-  { key: 'year', name: 'Year', by: (c) => c.yearName, show: (c) => c.yearName },
-  { key: 'teachers', name: 'Teachers', by: (c) => c.teachers, show: (c) => c.teachers || <b>{t('no teacher')}</b> },
-  { key: 'readers', name: 'Readers', num: true, by: (c) => c.readers, show: (c) => c.readers },
+  { key: 'year', name: phrase('Year'), by: (c) => c.yearName, show: (c) => c.yearName },
+  {
+    key: 'teachers',
+    name: phrase('Teachers'),
+    by: (c) => c.teachers,
+    show: (c) => c.teachers || <b>{t('no teacher')}</b>,
+  },
+  { key: 'readers', name: phrase('Readers'), num: true, by: (c) => c.readers, show: (c) => c.readers },
   {
     key: 'never',
-    name: 'Never signed in',
+    name: phrase('Never signed in'),
     by: (c) => -c.never,
     show: (c) =>
       c.readers === 0 ? (
@@ -46,12 +51,12 @@ const columns: Column<Row>[] = [
         </span>
       ),
   },
-  { key: 'code', name: 'Code', by: (c) => c.code, show: (c) => c.code },
+  { key: 'code', name: phrase('Code'), by: (c) => c.code, show: (c) => c.code },
   {
     key: 'from',
-    name: 'From',
+    name: phrase('From'),
     by: (c) => (c.fromSource ? 1 : 0),
-    show: (c) => (c.fromSource ? t('roster file') : t('made here')),
+    show: (c) => (c.fromSource ? t('roster file') : t('created here')),
   },
 ];
 
@@ -87,7 +92,7 @@ export default function Classes() {
                 set={setAsked}
               />
               <Checkbox checked={closed} set={setClosed}>
-                {t('closed ones too')}
+                {t('include archived')}
               </Checkbox>
             </>
           }
@@ -104,15 +109,15 @@ export default function Classes() {
               of={list}
               label={t('Classes')}
               empty={
-                <Empty title={t('No classes here')}>
-                  <p>{t('Make one with “New class…”, or take in a roster file.')}</p>
+                <Empty title={t('No classes match')}>
+                  <p>{t('Create one with “New class…”, or import a roster file.')}</p>
                 </Empty>
               }
             />
             <TableFoot
               of={list}
               counted={(n) => t('{{n}} of {{count}} classes', { n, count: all.length })}
-              picked={t('{{count}} picked up', { count: picks.picked.length })}
+              picked={t('{{count}} in tray', { count: picks.picked.length })}
             />
           </>
         )}
@@ -164,9 +169,9 @@ function Transfers() {
             <b>{x.name}</b> {t('from {{school}}, since {{day}}', { school: x.fromSchool, day: dayOf(x.askedAt) })}{' '}
             <Button
               size="sm"
-              onClick={() => decide(x.id, true, t('{{name}} is here now. Put them into a class.', { name: x.name }))}
+              onClick={() => decide(x.id, true, t('{{name}} is here now. Add them to a class.', { name: x.name }))}
             >
-              {t('Take')}
+              {t('Accept')}
             </Button>
             <Button size="sm" onClick={() => decide(x.id, false, t('Declined'))}>
               {t('Decline')}
@@ -177,7 +182,7 @@ function Transfers() {
           <li key={x.id} className="inline-flex items-center gap-1.5">
             <b>{x.name}</b> {t('offered to {{school}}', { school: x.toSchool })}{' '}
             <Button size="sm" onClick={() => decide(x.id, false, t('{{name}} stays', { name: x.name }))}>
-              {t('Take the offer back')}
+              {t('Take back offer')}
             </Button>
           </li>
         ))}

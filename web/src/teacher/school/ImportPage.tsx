@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import { useUndo } from '../classQueries';
 import { ImportProblems, keyOf } from './ImportProblems';
 import { ImportEndings, ImportLines, ImportOrg, ImportSummary } from './ImportPreview';
@@ -111,7 +111,7 @@ function Import({ view }: { view: View }) {
       {working && <Progress view={view} />}
       {view.error && (
         <p className="text-overlay px-4 py-2 text-sm font-semibold" role="alert">
-          {view.error}
+          {say(view.error)}
         </p>
       )}
       {applied && (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Api } from '../../shared/api';
 import { number } from '../../shared/format';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, say, t } from '../../shared/words';
 import { Row } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
@@ -11,19 +11,19 @@ type Preview = Api<'ImportPreview'>;
 
 type Kind = Api<'RosterKind'>;
 
-const whats: Record<Api<'StepKind'>, string> = {
-  Added: 'added',
-  Changed: 'changed',
-  Moved: 'moved',
-  Ended: 'ended',
-  Back: 'back again',
+const whats: Record<Api<'StepKind'>, Phrase> = {
+  Added: phrase('added'),
+  Changed: phrase('changed'),
+  Moved: phrase('moved'),
+  Ended: phrase('ended'),
+  Back: phrase('back again'),
 };
-const kinds: Record<Kind, string> = {
-  Readers: 'Readers',
-  Teachers: 'Teachers',
-  Classes: 'Classes',
-  Enrolments: 'Enrolments',
-  Teaching: 'Teaching',
+const kinds: Record<Kind, Phrase> = {
+  Readers: phrase('Readers'),
+  Teachers: phrase('Teachers'),
+  Classes: phrase('Classes'),
+  Enrolments: phrase('Enrolments'),
+  Teaching: phrase('Teaching'),
 };
 const kindsInOrder = Object.keys(kinds) as Kind[];
 
@@ -154,8 +154,8 @@ export function ImportLines({ preview: p, applied }: { preview: Preview; applied
           .filter((l) => !kind || l.kind === kind)
           .map((l, i) => (
             <li key={i}>
-              <span className="inline-block min-w-21 font-semibold">{t(whats[l.what])}</span> {l.name}{' '}
-              <span className="text-soft">{l.detail}</span>
+              <span className="inline-block min-w-21 font-semibold">{t(whats[l.what])}</span> {say(l.name)}{' '}
+              <span className="text-soft">{say(l.detail)}</span>
             </li>
           ))}
       </ul>

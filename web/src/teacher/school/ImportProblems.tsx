@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Api } from '../../shared/api';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/TextField';
@@ -94,7 +94,7 @@ function Row({ line: x, value, out, fix, skip }: RowProps) {
           x.value
         )}
       </Td>
-      <Td className="py-1 whitespace-normal">{x.reason}</Td>
+      <Td className="py-1 whitespace-normal">{say(x.reason)}</Td>
       <Td>
         {x.stops && (
           <Button size="sm" disabled={out} onClick={skip} aria-label={t('Skip {{where}}', { where })}>

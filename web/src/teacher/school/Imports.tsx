@@ -6,7 +6,7 @@ import { type Api, api, asFile, ok, sentence } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 import { ListPage, PageHead } from '../../ui/Page';
@@ -15,13 +15,13 @@ import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table'
 
 type State = Api<'ImportState'>;
 
-const states: Record<State, string> = {
-  Waiting: 'Waiting',
-  Working: 'In progress',
-  Ready: 'Checked, not imported',
-  Applied: 'Imported',
-  Undone: 'Undone',
-  Failed: 'Stopped',
+const states: Record<State, Phrase> = {
+  Waiting: phrase('Waiting'),
+  Working: phrase('In progress'),
+  Ready: phrase('Checked, not imported'),
+  Applied: phrase('Imported'),
+  Undone: phrase('Undone'),
+  Failed: phrase('Stopped'),
 };
 export const stateWord = (state: State) => t(states[state]);
 export const isBusy = (state: State) => state === 'Waiting' || state === 'Working';
@@ -86,8 +86,10 @@ export default function Imports() {
             <Empty title={t('No roster file yet')}>
               <p>
                 {t(
-                  'A OneRoster 1.2 zip adds teachers, classes and readers at once. You see every change before it ' +
-                    'is made and can undo all of it.',
+                  phrase(
+                    'A OneRoster 1.2 zip adds teachers, classes and readers at once. You see every change first ' +
+                      'and can undo all of it.',
+                  ),
                 )}
               </p>
             </Empty>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, say, t } from '../../shared/words';
 import { ChangesTable } from '../frame/ChangesTable';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Segments } from '../../ui/Segments';
@@ -14,15 +14,15 @@ import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table'
 /** What is undone here; the rest is undone in the class it was done in. */
 const fromHere: readonly Api<'ChangeKind'>[] = ['Roster', 'Merged'];
 
-const looks: Record<Api<'LookKind'>, string> = {
-  ReaderSeen: 'looked at',
-  RosterExported: 'took the roster out',
-  RecordExported: 'took the record out of',
-  CardsPrinted: 'printed cards',
-  ListPrinted: 'printed sign-ins',
-  LettersPrinted: 'printed letters',
-  LettersMailed: 'sent letters by e-mail',
-  ReaderDeleted: 'deleted',
+const looks: Record<Api<'LookKind'>, Phrase> = {
+  ReaderSeen: phrase('viewed'),
+  RosterExported: phrase('exported the roster'),
+  RecordExported: phrase('exported the record of'),
+  CardsPrinted: phrase('printed cards'),
+  ListPrinted: phrase('printed sign-ins'),
+  LettersPrinted: phrase('printed letters'),
+  LettersMailed: phrase('sent letters by e-mail'),
+  ReaderDeleted: phrase('deleted'),
 };
 
 /** Who changed what, who looked at or took out what, and the mail that was sent. */
@@ -32,14 +32,14 @@ export default function Log() {
     <ListPage>
       <PageHead title={t('Log')}>
         <Segments
-          label={t('What is listed')}
+          label={t('List')}
           value={view}
           set={setView}
           options={[
             { value: 'changes', label: t('Changes') },
-            { value: 'looks', label: t('Looked at, taken out, deleted') },
+            { value: 'looks', label: t('Viewed, exported, deleted') },
             { value: 'doors', label: t('Sign-ins') },
-            { value: 'mail', label: t('Mail sent') },
+            { value: 'mail', label: t('Email sent') },
           ]}
         />
       </PageHead>
@@ -54,7 +54,7 @@ function Changes() {
     <Show query={changes}>
       {(rows) =>
         rows.length === 0 ? (
-          <Empty title={t('Nothing has been changed yet')} />
+          <Empty title={t('No changes yet')} />
         ) : (
           <ChangesTable label={t('Changes')} rows={rows} fromHere={(c) => fromHere.includes(c.kind)} />
         )
@@ -69,16 +69,16 @@ function Looks() {
     <Show query={rows}>
       {(all) =>
         all.length === 0 ? (
-          <Empty title={t('Nobody has looked at anybody yet')}>
+          <Empty title={t('No views yet')}>
             <p />
           </Empty>
         ) : (
-          <TableScroll label={t('Looked at, taken out, deleted')}>
+          <TableScroll label={t('Viewed, exported, deleted')}>
             <TableHead>
               <tr>
                 <Th>{t('When')}</Th>
                 <Th>{t('Who')}</Th>
-                <Th>{t('Did')}</Th>
+                <Th>{t('Action')}</Th>
                 <Th>{t('Reader')}</Th>
                 <Th>{t('Note')}</Th>
               </tr>
@@ -92,7 +92,7 @@ function Looks() {
                   <Td>{l.by ?? '–'}</Td>
                   <Td>{t(looks[l.what])}</Td>
                   <Td>{l.reader ?? '–'}</Td>
-                  <Td>{l.note}</Td>
+                  <Td>{say(l.note)}</Td>
                 </tr>
               ))}
             </TableBody>
@@ -103,12 +103,12 @@ function Looks() {
   );
 }
 
-const doors: Record<Api<'SignInEvent'>, string> = {
-  SignedIn: 'signed in',
-  SignedOut: 'signed out',
-  Failed: 'wrong password or secret',
-  Locked: 'has to wait after too many tries',
-  Guessing: 'someone is guessing secrets of this class',
+const doors: Record<Api<'SignInEvent'>, Phrase> = {
+  SignedIn: phrase('signed in'),
+  SignedOut: phrase('signed out'),
+  Failed: phrase('wrong password or secret'),
+  Locked: phrase('must wait after too many tries'),
+  Guessing: phrase('many wrong secrets in this class'),
 };
 
 function Doors() {
@@ -155,11 +155,13 @@ function Mail() {
     <Show query={mail}>
       {(all) =>
         all.length === 0 ? (
-          <Empty title={t('No mail has been sent')}>
+          <Empty title={t('No email sent yet')}>
             <p>
               {t(
-                'Invitations, new passwords and confirmations are listed here. This installation keeps mail in ' +
-                  'this outbox instead of sending it.',
+                phrase(
+                  'Invitations, new passwords and confirmations appear here. This installation keeps email ' +
+                    'here instead of sending it.',
+                ),
               )}
             </p>
           </Empty>
@@ -172,7 +174,7 @@ function Mail() {
             )}
             tabIndex={0}
             role="region"
-            aria-label={t('Mail sent')}
+            aria-label={t('Email sent')}
           >
             {all.map((m) => (
               <details key={m.id}>

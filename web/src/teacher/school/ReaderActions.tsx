@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { dayOf, number } from '../../shared/format';
+import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, say, t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import type { SchoolReader } from './SchoolReaders';
 import { sure } from '../../shared/sure';
@@ -34,7 +34,7 @@ export function ReaderActions({ reader, close }: { reader: SchoolReader; close: 
           <Show query={stays}>
             {(rows) =>
               rows.length === 0 ? (
-                <p className="text-soft text-sm">{t('In no class so far.')}</p>
+                <p className="text-soft text-sm">{t('Not in a class yet.')}</p>
               ) : (
                 <ul className="[&>li]:py-0.75">
                   {rows.map((s, i) => (
@@ -52,21 +52,21 @@ export function ReaderActions({ reader, close }: { reader: SchoolReader; close: 
               )
             }
           </Show>
-          <h3>{t('The whole record')}</h3>
+          <h3>{t('Full record')}</h3>
           <p className="text-soft text-sm">
-            {t('Everything kept about {{name}}: roster, levels, answers, goals, who looked.', {
+            {t('Everything stored about {{name}}: roster, levels, answers, goals and who viewed it.', {
               name: reader.givenName,
             })}
           </p>
           <Row>
             <Button asChild>
               <a href={`/api/readers/${reader.id}/record.pdf`} target="_blank" rel="noreferrer">
-                {t('As PDF')}
+                {t('Download PDF')}
               </a>
             </Button>
             <Button asChild>
               <a href={`/api/readers/${reader.id}/record.json`} download>
-                {t('As JSON')}
+                {t('Download JSON')}
               </a>
             </Button>
           </Row>
@@ -101,7 +101,7 @@ function IntoClass({ reader, close }: { reader: SchoolReader; close: () => void 
   });
   return (
     <section>
-      <h3>{reader.leftSchool ? t('Bring back') : t('Put into a class')}</h3>
+      <h3>{reader.leftSchool ? t('Restore') : t('Add to class')}</h3>
       <Row>
         <Select
           label={t('Class')}
@@ -109,12 +109,12 @@ function IntoClass({ reader, close }: { reader: SchoolReader; close: () => void 
           value={to}
           set={setTo}
           options={[
-            { value: '', label: t('Choose a class') },
+            { value: '', label: t('Choose class') },
             ...(classes.data ?? []).filter((c) => !c.closed).map((c) => ({ value: c.id, label: c.name })),
           ]}
         />
         <Button disabled={!to} onClick={() => enrol.mutate()}>
-          {t('Put in')}
+          {t('Add')}
         </Button>
       </Row>
     </section>
@@ -141,17 +141,14 @@ function ToSchool({ reader, close }: { reader: SchoolReader; close: () => void }
   if (schools.length === 0) return null;
   return (
     <section>
-      <h3>{t('To another school')}</h3>
+      <h3>{t('Move to another school')}</h3>
       <Row>
         <Select
           label={t('School')}
           bare
           value={to}
           set={setTo}
-          options={[
-            { value: '', label: t('Choose a school') },
-            ...schools.map((s) => ({ value: s.id, label: s.name })),
-          ]}
+          options={[{ value: '', label: t('Choose school') }, ...schools.map((s) => ({ value: s.id, label: s.name }))]}
         />
         <Button disabled={!to} onClick={() => ask.mutate()}>
           {t('Offer')}
@@ -173,7 +170,7 @@ function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) 
     mutationFn: () =>
       ok(api.POST('/readers/{readerId}/delete', { params: { path: { readerId: reader.id } }, body: { name } })),
     onSuccess: () => {
-      toast.success(t('Deleted, with everything that was kept.'));
+      toast.success(t('Deleted permanently, with all records.'));
       void changed('roster');
       close();
     },
@@ -181,31 +178,36 @@ function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) 
   });
   return (
     <details>
-      <summary>{t('Delete for good')}</summary>
+      <summary>{t('Delete permanently')}</summary>
       <p className="text-soft text-sm">
         {t(
-          'Deletes {{name}} with every answer, level, goal and guardian of nobody else. It cannot be ' +
-            'undone; the log keeps only that it was done.',
+          phrase(
+            'Deletes {{name}} with all answers, levels, goals and guardians who follow no one else. This ' +
+              'cannot be undone. The log notes only that it happened.',
+          ),
           { name: whole(reader) },
         )}
       </p>
       {goes.data && goes.data.length > 0 && (
         <p className="text-soft text-sm">
           {t(
-            'With the reader go: {{what}}. Roster files lose the reader’s rows. Texts, classes and other readers stay.',
-            { what: goes.data.map((g) => `${number(g.count)} ${t(g.what)}`).join(', ') },
+            phrase(
+              'This also deletes {{what}}, and the reader’s rows in roster files. Texts, classes and other ' +
+                'readers stay.',
+            ),
+            { what: goes.data.map(say).join(', ') },
           )}
         </p>
       )}
       <TextField
-        label={t('Type the whole name to be sure')}
+        label={t('Type the full name to confirm')}
         error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
         autoComplete="off"
         value={name}
         set={setName}
       />
       <Button disabled={!name.trim() || gone.isPending} onClick={() => gone.mutate()}>
-        {t('Delete everything of {{name}}', { name: reader.givenName })}
+        {t('Delete {{name}} permanently', { name: reader.givenName })}
       </Button>
     </details>
   );
@@ -236,19 +238,21 @@ function Merge({ readers, done }: { readers: SchoolReader[]; done: () => void })
   return (
     <>
       <Button size="sm" onClick={() => setOpen(true)}>
-        {t('Merge these two…')}
+        {t('Merge…')}
       </Button>
       {open && (
-        <Dialog title={t('The same child twice?')} close={() => setOpen(false)}>
+        <Dialog title={t('Merge readers')} close={() => setOpen(false)}>
           <p>
             {t(
-              'One of the two stays. What the other read, answered and was given goes along, and the level is ' +
-                'worked out anew from all of it.',
+              phrase(
+                'One reader stays and takes over the other’s reading, answers and assignments. The level is ' +
+                  'calculated again from all of it.',
+              ),
             )}
           </p>
-          <FieldSet legend={t('Who stays')} framed>
+          <FieldSet legend={t('Reader to keep')} framed>
             <Radios
-              label={t('Who stays')}
+              label={t('Reader to keep')}
               className="flex-col"
               value={String(keep)}
               set={(i) => setKeep(Number(i))}
@@ -266,7 +270,7 @@ function Merge({ readers, done }: { readers: SchoolReader[]; done: () => void })
           <DialogFoot>
             <Button onClick={() => setOpen(false)}>{t('Cancel')}</Button>
             <Button look="main" disabled={merge.isPending} onClick={() => merge.mutate()}>
-              {t('Make one reader of them')}
+              {t('Merge readers')}
             </Button>
           </DialogFoot>
         </Dialog>

@@ -44,11 +44,11 @@ export default function School({ session }: { session: Session }) {
     <Frame>
       <Masthead>
         <Brand to={first ? `/class/${first.id}` : '/school'} className="mr-5" />
-        <b className="px-2.5 text-lg">{t('The school')}</b>
+        <b className="px-2.5 text-lg">{t('School')}</b>
         <span className="grow" />
         {first && (
           <Button look="plain" onClick={() => void navigate(`/class/${first.id}`)}>
-            {t('To my classes')}
+            {t('Back to my classes')}
           </Button>
         )}
         <Button look="plain" onClick={() => setMaking(true)}>

@@ -5,7 +5,7 @@ import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
 import { kindName } from '../../shared/Secret';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { depthWords } from '../readers/SetMark';
 import { ReaderActions } from './ReaderActions';
 import { Menu, MenuItem } from '../../ui/Menu';
@@ -21,27 +21,27 @@ export type SchoolReader = Api<'SchoolReader'>;
 const columns: Column<SchoolReader>[] = [
   {
     key: 'name',
-    name: 'Reader',
+    name: phrase('Reader'),
     show: (r) => `${r.givenName} ${r.familyName}`,
     by: (r) => `${r.givenName} ${r.familyName}`.toLowerCase(),
   },
-  { key: 'grade', name: 'Grade', show: (r) => (r.grade === 0 ? 'K' : String(r.grade)), by: (r) => r.grade },
+  { key: 'grade', name: phrase('Grade'), show: (r) => (r.grade === 0 ? 'K' : String(r.grade)), by: (r) => r.grade },
   {
     key: 'classes',
-    name: 'Classes',
+    name: phrase('Classes'),
     show: (r) => (r.leftSchool ? t('has left') : r.classes || t('none')),
     by: (r) => r.classes,
   },
-  { key: 'depth', name: 'Depth', num: true, show: (r) => depthWords(r, fm(r.depth)), by: (r) => r.depth },
-  { key: 'user', name: 'User name', show: (r) => r.userName, by: (r) => r.userName },
-  { key: 'kind', name: 'Signs in with', show: (r) => kindName(r.secretKind), by: (r) => r.secretKind },
+  { key: 'depth', name: phrase('Depth'), num: true, show: (r) => depthWords(r, fm(r.depth)), by: (r) => r.depth },
+  { key: 'user', name: phrase('User name'), show: (r) => r.userName, by: (r) => r.userName },
+  { key: 'kind', name: phrase('Signs in with'), show: (r) => kindName(r.secretKind), by: (r) => r.secretKind },
   {
     key: 'last',
-    name: 'Last signed in',
+    name: phrase('Last signed in'),
     show: (r) => (r.signedInAt ? dayOf(r.signedInAt) : t('never')),
     by: (r) => r.signedInAt ?? '',
   },
-  { key: 'guardians', name: 'Guardians', show: (r) => String(r.guardians || '–'), by: (r) => r.guardians },
+  { key: 'guardians', name: phrase('Guardians'), show: (r) => String(r.guardians || '–'), by: (r) => r.guardians },
 ];
 
 const shows = {
@@ -102,10 +102,10 @@ function List({ all }: { all: SchoolReader[] }) {
               value={show}
               set={setShow}
               options={[
-                { value: '', label: t('everybody here') },
+                { value: '', label: t('current readers') },
                 { value: 'never', label: t('never signed in ({{n}})', { n: all.filter(shows.never).length }) },
                 { value: 'none', label: t('in no class') },
-                { value: 'left', label: t('who have left') },
+                { value: 'left', label: t('former readers') },
               ]}
             />
           </>
@@ -123,8 +123,8 @@ function List({ all }: { all: SchoolReader[] }) {
         </Menu>
       </PageHead>
       {all.length === 0 ? (
-        <Empty title={t('Nobody is at the school yet')}>
-          <p>{t('Take in a roster file under “Roster files”, or let teachers add their readers.')}</p>
+        <Empty title={t('No readers yet')}>
+          <p>{t('Import a roster file under “Roster files”, or let teachers add their readers.')}</p>
         </Empty>
       ) : (
         <DataTableView of={list} label={t('Readers of the school')} />
@@ -132,12 +132,12 @@ function List({ all }: { all: SchoolReader[] }) {
       <TableFoot
         of={list}
         counted={(n) => t('{{n}} of {{count}} readers', { n, count: all.length })}
-        picked={t('{{count}} picked up', { count: picks.picked.length })}
+        picked={t('{{count}} in tray', { count: picks.picked.length })}
       >
         {picks.picked.length === 2 ? (
           <ReaderActions.Merge readers={all.filter((r) => picks.picking.has(r.id))} done={picks.clear} />
         ) : (
-          <span className="text-soft">{t('Pick up two to merge them')}</span>
+          <span className="text-soft">{t('Choose two to merge')}</span>
         )}
       </TableFoot>
       {open && <ReaderActions reader={open} close={() => setOpen(null)} />}

@@ -7,7 +7,7 @@ import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { useSession } from '../../shared/session';
 import { useOnce } from '../../shared/once';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
@@ -60,7 +60,7 @@ export default function Staff() {
   const columns: Column<Row>[] = [
     {
       key: 'name',
-      name: 'Name',
+      name: phrase('Name'),
       by: (a) => a.name.toLowerCase(),
       show: (a) => a.name,
       beside: (a) => (
@@ -70,13 +70,13 @@ export default function Staff() {
         </>
       ),
     },
-    { key: 'user', name: 'User name', by: (a) => a.userName.toLowerCase(), show: (a) => a.userName },
-    { key: 'mail', name: 'E-mail', by: (a) => a.mail ?? '', show: (a) => a.mail ?? '–' },
-    { key: 'classes', name: 'Classes', by: (a) => a.classes, show: (a) => a.classes || '–' },
-    { key: 'in', name: 'Sign-in', by: (a) => a.signedInAt ?? '', show: stateOf },
+    { key: 'user', name: phrase('User name'), by: (a) => a.userName.toLowerCase(), show: (a) => a.userName },
+    { key: 'mail', name: phrase('E-mail'), by: (a) => a.mail ?? '', show: (a) => a.mail ?? '–' },
+    { key: 'classes', name: phrase('Classes'), by: (a) => a.classes, show: (a) => a.classes || '–' },
+    { key: 'in', name: phrase('Sign-in'), by: (a) => a.signedInAt ?? '', show: stateOf },
     {
       key: 'do',
-      name: 'Do',
+      name: phrase('Do'),
       show: (a) => (
         <span className="flex flex-wrap items-center gap-2">
           {!a.leftSchool && (
@@ -135,7 +135,7 @@ export default function Staff() {
         {picks.picked.length > 0 && <PrintSheets ids={picks.picked} />}
         <ColumnsMenu of={list} />
         <Button look="main" onClick={() => setInviting(true)}>
-          {t('Invite somebody')}
+          {t('Invite colleague')}
         </Button>
       </PageHead>
       <Show query={staff}>
@@ -145,7 +145,7 @@ export default function Staff() {
             <TableFoot
               of={list}
               counted={(n, count) => t('{{n}} of {{count}} people', { n, count })}
-              picked={t('{{count}} picked up', { count: picks.picked.length })}
+              picked={t('{{count}} in tray', { count: picks.picked.length })}
             />
           </>
         )}
@@ -153,11 +153,11 @@ export default function Staff() {
       {inviting && <Invite close={() => setInviting(false)} done={setInvited} />}
       {editing && <Edit row={editing} close={() => setEditing(null)} />}
       {invited && (
-        <Dialog title={t('A way in for {{name}}', { name: invited.name })} close={() => setInvited(null)}>
+        <Dialog title={t('Sign-in link for {{name}}', { name: invited.name })} close={() => setInvited(null)}>
           <p>
             {invited.mailed
-              ? t('The link was mailed. You can also give it to them:')
-              : t('There is no e-mail address, so give them this link or print a sheet:')}
+              ? t('The link was sent by email. You can also give it to them:')
+              : t('No email address. Give them this link or print a sheet:')}
           </p>
           <TextField label={t('Link')} bare readOnly value={invited.link} onFocus={(e) => e.target.select()} />
           <p className="text-soft text-sm">
@@ -170,7 +170,7 @@ export default function Staff() {
             <Button
               onClick={() => void navigator.clipboard?.writeText(invited.link).then(() => toast.success(t('Copied')))}
             >
-              {t('Copy the link')}
+              {t('Copy link')}
             </Button>
             <Button look="main" onClick={() => setInvited(null)}>
               {t('Done')}
@@ -193,7 +193,7 @@ function PrintSheets({ ids }: { ids: string[] }) {
         headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': session.token },
         body: JSON.stringify({ adultIds: ids }),
       });
-      if (!answer.ok) throw new Error(t('The sheets could not be made.'));
+      if (!answer.ok) throw new Error(t('The sheets were not created. Nothing changed. Try again.'));
       const url = URL.createObjectURL(await answer.blob());
       if (page) page.location.href = url;
     } catch (e) {
@@ -245,7 +245,7 @@ function Person<F extends PersonForm>({
           set={(value) => setForm({ ...form, name: value })}
         />
         <TextField
-          label={t('E-mail')}
+          label={t('Email')}
           hint={hints?.mail}
           error={fieldOf(error, 'mail')}
           inputMode="email"
@@ -256,7 +256,7 @@ function Person<F extends PersonForm>({
           checked={form.post === 'Assistant'}
           set={(on) => setForm({ ...form, post: on ? 'Assistant' : 'Teacher' })}
         >
-          {t('Assistant: helps in classes, makes none and looks for no readers')}
+          {t('Assistant: helps in classes; cannot create classes or search readers')}
         </Checkbox>
         <Checkbox checked={form.lead} set={(on) => setForm({ ...form, lead: on })}>
           {t('School lead: sees and changes the whole school')}
@@ -290,14 +290,14 @@ function Invite({ close, done }: { close: () => void; done: (i: Invited) => void
   };
   return (
     <Person
-      title={t('Invite somebody')}
+      title={t('Invite colleague')}
       act={t('Invite')}
       start={{ name: '', mail: '', lead: false, post: 'Teacher' }}
       save={save}
       close={close}
       hints={{
-        mail: t('Empty: you print a sheet instead.'),
-        below: t('They choose their own password at the first sign-in. Their part in a class is set on the class.'),
+        mail: t('Optional. Without one, print a sheet.'),
+        below: t('They choose a password at first sign-in. Their role in a class is set on the class page.'),
       }}
     />
   );
@@ -326,7 +326,7 @@ function Edit({ row, close }: { row: Row; close: () => void }) {
       close={close}
       more={(form, set) => (
         <Checkbox checked={form.left} set={(on) => set({ ...form, left: on })}>
-          {t('Has left the school and may not sign in')}
+          {t('Has left the school and cannot sign in')}
         </Checkbox>
       )}
     />

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { fm, signed } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import { CheckTable } from '../checks/Checks';
 import { seasonWords } from '../checks/checkQueries';
 import { sure } from '../../shared/sure';
@@ -55,11 +55,7 @@ export default function Windows() {
           const w = windows[at];
           return !w ? (
             <Empty title={t('No window yet')}>
-              <p>
-                {t(
-                  'A level check that is given as an autumn, winter or spring window is summed up here, grade by grade.',
-                )}
-              </p>
+              <p>{t('Level checks given in an autumn, winter or spring window are summarised here by grade.')}</p>
             </Empty>
           ) : (
             <Grades w={w} />
@@ -98,7 +94,7 @@ export function SchoolChecks() {
         {(rows) =>
           rows.length === 0 ? (
             <Empty title={t('No level check yet')}>
-              <p>{t('Give one to whole grades, and see here how far it is.')}</p>
+              <p>{t('Give one to whole grades, then see progress here.')}</p>
             </Empty>
           ) : (
             <CheckTable rows={rows} base="/school/windows/checks/" />
@@ -122,12 +118,12 @@ function Grades({ w }: { w: Window }) {
           <tr>
             <Th>{t('Grade')}</Th>
             <Th num>{t('Readers')}</Th>
-            <Th num>{t('Have it')}</Th>
+            <Th num>{t('Assigned')}</Th>
             <Th num>{t('Finished')}</Th>
             <Th num>{t('To give again')}</Th>
-            <Th num>{t('Middle')}</Th>
-            {w.last && <Th num>{t('Against {{last}}', { last: w.last })}</Th>}
-            <Th>{w.last ? t('How depths are spread, fm: now, and before') : t('How depths are spread, fm')}</Th>
+            <Th num>{t('Median')}</Th>
+            {w.last && <Th num>{t('Change since {{last}}', { last: say(w.last) })}</Th>}
+            <Th>{w.last ? t('Depths (fm): now and before') : t('Depths (fm)')}</Th>
           </tr>
         </TableHead>
         <TableBody>
@@ -152,10 +148,7 @@ function Grades({ w }: { w: Window }) {
         </TableBody>
       </Table>
       <p className="text-soft text-sm">
-        {t(
-          'Lines reach from one tenth to nine tenths of the readers, boxes from a quarter to three ' +
-            'quarters; the mark is the middle. Fewer than five readers are not shown.',
-        )}
+        {t('Line: 10th–90th percentile. Box: middle half. Mark: median. Fewer than five readers are not shown.')}
       </p>
     </div>
   );
@@ -171,7 +164,7 @@ function Spreads({ now, before }: { now: Spread; before: Spread | null }) {
         ? ''
         : [
             i === 0 ? t('now') : t('before'),
-            t('from {{a}} to {{b}}, middle {{m}}', { a: fm(sure(s.low)), b: fm(sure(s.high)), m: fm(s.middle) }),
+            t('from {{a}} to {{b}}, median {{m}}', { a: fm(sure(s.low)), b: fm(sure(s.high)), m: fm(s.middle) }),
           ].join(': '),
     )
     .filter(Boolean)

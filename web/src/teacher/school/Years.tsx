@@ -62,13 +62,13 @@ export default function Years() {
                     }}
                     options={[...all].reverse().map((y) => ({ value: y.id, label: y.name }))}
                   />
-                  <Button onClick={() => setAdding(true)}>{t('Add the next year')}</Button>
+                  <Button onClick={() => setAdding(true)}>{t('Add next year')}</Button>
                 </>
               }
             >
               {head && !adding && head.openClasses > 0 && (
                 <Button look="main" disabled={!next} onClick={() => setRolling(head)}>
-                  {next ? t('Roll over to {{year}}…', { year: next.name }) : t('Add a year to roll over to')}
+                  {next ? t('Roll over to {{year}}…', { year: next.name }) : t('Add a year first')}
                 </Button>
               )}
             </PageHead>
@@ -129,7 +129,7 @@ function NewYear({ last, done }: { last: Head | undefined; done: (id: string) =>
         once.done();
         done(made.id);
       }}
-      button={t('Add this year')}
+      button={t('Add year')}
     />
   );
 }
@@ -154,7 +154,7 @@ function Existing({ yearId }: { yearId: string }) {
           save={async (f) => {
             await ok(api.PUT('/school/years/{yearId}', { params: { path: { yearId } }, body: f }));
           }}
-          button={t('Save the year')}
+          button={t('Save year')}
         />
       )}
     </Show>
@@ -209,7 +209,10 @@ function YearForm({
         <h2 id="y">
           {t('Year')}
           {days !== undefined && (
-            <span className="font-ui text-soft text-sm font-normal"> {t('{{n}} school days', { n: days })}</span>
+            <span className="font-ui text-soft text-sm font-normal">
+              {' '}
+              {t('{{count}} school days', { count: days })}
+            </span>
           )}
         </h2>
         <FieldRow>
@@ -238,9 +241,9 @@ function YearForm({
             <Button
               size="sm"
               onClick={() => setForm({ ...form, terms: form.terms.filter((_, n) => n !== i) })}
-              aria-label={t('Take {{name}} away', { name: x.name })}
+              aria-label={t('Remove {{name}}', { name: x.name })}
             >
-              {t('Take away')}
+              {t('Remove')}
             </Button>
           </div>
         ))}
@@ -264,13 +267,13 @@ function YearForm({
               });
             }}
           >
-            {t('Add a term')}
+            {t('Add term')}
           </Button>
         </p>
       </Card>
       <Card aria-labelledby="o">
         <h2 id="o">
-          {t('Days off')} <span className="font-ui text-soft text-sm font-normal">{t('weekends are off anyway')}</span>
+          {t('Days off')} <span className="font-ui text-soft text-sm font-normal">{t('weekends are always off')}</span>
         </h2>
         <div className="flex flex-wrap items-center gap-2">
           <DateField label={t('From')} inline value={off.from} set={(value) => setOff({ ...off, from: value })} />
@@ -285,7 +288,7 @@ function YearForm({
               <Button
                 size="sm"
                 onClick={() => setForm({ ...form, daysOff: form.daysOff.filter((x) => x !== d) })}
-                aria-label={t('{{day}} is a school day after all', { day: dayOf(d) })}
+                aria-label={t('Remove {{day}} from days off', { day: dayOf(d) })}
               >
                 {dayOf(d)} ×
               </Button>
@@ -343,23 +346,23 @@ function Roll({ from, to, close }: { from: Head; to: Head; close: () => void }) 
   return (
     <Dialog title={t('Roll {{from}} over to {{to}}', { from: from.name, to: to.name })} close={close}>
       <Checkbox checked={keepClasses} set={setKeep}>
-        {t('Classes go up together, with their teachers')}
+        {t('Classes move up together, with their teachers')}
       </Checkbox>
       <Show query={preview}>
         {(p) => (
           <>
             <p>
-              <b>{t('{{n}} readers go up a grade', { n: p.up })}</b>
-              {p.leaving > 0 && <>, {t('{{n}} of the highest grade leave', { n: p.leaving })}</>}.{' '}
-              {t('Everything they did stays with them.')}
+              <b>{t('{{count}} readers move up a grade', { count: p.up })}</b>
+              {p.leaving > 0 && <>, {t('{{count}} readers in the highest grade leave', { count: p.leaving })}</>}.{' '}
+              {t('Their work stays with them.')}
             </p>
             <ul className="[&>li]:border-line max-h-100 overflow-auto px-4 [&>li]:border-t [&>li]:py-0.75">
               {p.classes.map((c, i) => (
                 <li key={i}>
-                  <b>{c.from}</b> {t('closes')}
+                  <b>{c.from}</b> {t('is archived')}
                   {c.to && (
                     <>
-                      , <b>{c.to}</b> {t('begins')}
+                      , <b>{c.to}</b> {t('starts')}
                     </>
                   )}{' '}
                   <span className="text-soft">{t('{{count}} readers', { count: c.readers })}</span>
@@ -369,7 +372,7 @@ function Roll({ from, to, close }: { from: Head; to: Head; close: () => void }) 
           </>
         )}
       </Show>
-      <p className="text-soft text-sm">{t('It can be undone until somebody builds on it.')}</p>
+      <p className="text-soft text-sm">{t('You can undo this until someone changes it again.')}</p>
       <DialogFoot>
         <Button onClick={close}>{t('Cancel')}</Button>
         <Button look="main" disabled={!preview.data} onClick={() => void go()}>

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { fm, number } from '../../shared/format';
-import { t } from '../../shared/words';
+import { fm, number, halfRange } from '../../shared/format';
+import { phrase, say, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { base64 } from './bring';
 import { sure } from '../../shared/sure';
@@ -53,7 +53,7 @@ export default function Bring() {
         name: file.name,
         file: bytes,
         texts: view.texts,
-        notes: view.notes,
+        notes: view.notes.map(say),
         taking: view.texts.map((d) => ({
           title: d.title,
           kind: d.kind,
@@ -77,7 +77,7 @@ export default function Bring() {
   const taken = open?.taking.filter((x) => x.taken).length ?? 0;
   const bring = async () => {
     if (!open) return;
-    setBusy(t('Taking in…'));
+    setBusy(t('Importing…'));
     setError('');
     try {
       const made = await ok(
@@ -132,32 +132,32 @@ export default function Bring() {
         if (file) void read(file);
       }}
     >
-      <PageHead title={t('Bring texts in')}>
+      <PageHead title={t('Import texts')}>
         {busy && <p role="status">{busy}</p>}
         <FileButton
           look="main"
-          label={open ? t('Another file') : t('Choose a file')}
+          label={open ? t('Choose another file') : t('Choose a file')}
           accept={accepts}
           disabled={!!busy}
           take={(file) => void read(file)}
         />
         {open && (
           <Button look="main" disabled={!!busy || taken === 0} onClick={() => void bring()}>
-            {t('Take in {{count}} texts', { count: taken })}
+            {t('Import {{count}} texts', { count: taken })}
           </Button>
         )}
       </PageHead>
       {error && <ErrorText>{error}</ErrorText>}
       {done && (
         <div className="border-ink border-t px-4 pt-2 pb-6 [&_li]:py-1" role="status">
-          <h2>{t('Taken in {{count}} texts', { count: done.length })}</h2>
+          <h2>{t('Imported {{count}} texts', { count: done.length })}</h2>
           <ul>
             {done.map((x) => (
               <li key={x.id}>
                 <Link to={`/class/${data.id}/texts/${x.id}`}>{x.title}</Link>
                 {x.warnings.map((w) => (
-                  <p key={w} className="text-sm">
-                    {w}
+                  <p key={say(w)} className="text-sm">
+                    {say(w)}
                   </p>
                 ))}
               </li>
@@ -173,12 +173,12 @@ export default function Bring() {
           )}
         >
           <p className="text-soft">
-            {t('{{name}} holds {{count}} texts. Nothing is kept before you take it in.', {
+            {t('{{name}} contains {{count}} texts. Nothing is saved until you import.', {
               name: open.name,
               count: open.texts.length,
             })}{' '}
             <Checkbox checked={share} set={setShare}>
-              {t('Colleagues of my school see them')}
+              {t('Share with my school')}
             </Checkbox>
           </p>
           {open.notes.map((n) => (
@@ -195,12 +195,14 @@ export default function Bring() {
       ) : (
         !done &&
         !error && (
-          <Empty title={t('A document, a book, a page or a folder')}>
+          <Empty title={t('Document, book, page or folder')}>
             <p>
               {t(
-                'Word documents (DOCX), books (EPUB), web pages (HTML), Markdown, plain text, a ZIP of content ' +
-                  'folders or a QTI package. Drop a file here or choose one; you see its texts and how deep they ' +
-                  'are before anything is kept.',
+                phrase(
+                  'Word documents (DOCX), books (EPUB), web pages (HTML), Markdown, plain text, a ZIP of ' +
+                    'content folders or a QTI package. Drop a file here or choose one. You see its texts and ' +
+                    'their depths before anything is saved.',
+                ),
               )}
             </p>
           </Empty>
@@ -221,7 +223,7 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
         )}
       >
         <RowTick
-          label={t('Take in {{title}}', { title: x.title })}
+          label={t('Import {{title}}', { title: x.title })}
           checked={x.taken}
           disabled={stopped(d)}
           set={(taken) => set({ taken })}
@@ -232,7 +234,7 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
           label={t('Topic')}
           inline
           value={x.topic}
-          placeholder={t('what it is about')}
+          placeholder={t('topic')}
           set={(value) => set({ topic: value })}
         />
         <Checkbox checked={x.fiction} set={(on) => set({ fiction: on })}>
@@ -243,21 +245,20 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
             '–'
           ) : (
             <>
-              <b>{fm(d.depth)} fm</b> ± {sure(d.depthError).toFixed(1)},{' '}
-              {t('grade {{grade}}', { grade: d.gradeLabel ?? '' })}
+              <b>{fm(d.depth)} fm</b> ± {halfRange(sure(d.depthError)).toFixed(1)}, {say(d.levelName)}
             </>
           )}
           <br />
           <span className="text-soft">
             {t('{{n}} words', { n: number(d.words) })}
-            {d.versions > 1 && `, ${t('{{n}} versions', { n: d.versions })}`}
+            {d.versions > 1 && `, ${t('{{count}} versions', { count: d.versions })}`}
             {d.questions > 0 && `, ${t('{{count}} questions', { count: d.questions })}`}
           </span>
         </p>
       </div>
       {d.remarks.map((r) => (
         <p key={r.doubt} className="border-buoy bg-sand font-ui my-1.5 border-l-3 px-2.5 py-1.5 text-base">
-          {r.sentence}
+          {say(r.sentence)}
         </p>
       ))}
       <p className="text-soft max-w-[90ch] pl-9.5 font-serif text-[15px] leading-5.5">{d.start}…</p>
@@ -268,7 +269,7 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
             'text-sm [&>legend]:px-1 [&>legend]:font-semibold',
           )}
         >
-          <legend>{t('Words to know, if you like')}</legend>
+          <legend>{t('Words to know (optional)')}</legend>
           {d.suggestedWords.map((w) => (
             <Checkbox
               key={w.word}
@@ -288,7 +289,7 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
           )}
         >
           <legend>
-            {missing > 0 ? t('Say what each picture shows; one without words is left out') : t('Pictures')}
+            {missing > 0 ? t('Describe each picture. Pictures without a description are skipped.') : t('Pictures')}
           </legend>
           {d.pictures.map((p) => (
             <div key={p.name} className="flex items-center gap-2">
@@ -298,7 +299,7 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
                 <i>{t('cannot be shown')}</i>
               )}
               <TextField
-                label={t('What {{name}} shows', { name: p.name })}
+                label={t('Description of {{name}}', { name: p.name })}
                 bare
                 className="grow"
                 value={x.alts[p.name] ?? ''}

@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
@@ -39,7 +39,7 @@ export default function Copies() {
       const answer = await ok(api.POST('/copies/desk', { body: { typed, readerId: reader?.id ?? null, days } }));
       if (answer.what === 'Reader') {
         setReader({ id: sure(answer.readerId), name: answer.reader ?? '' });
-        setSaid(t('{{name}} takes the next copy.', { name: answer.reader ?? '' }));
+        setSaid(t('{{name}} borrows the next copy.', { name: answer.reader ?? '' }));
       } else {
         setReader(null);
         setSaid(
@@ -49,7 +49,7 @@ export default function Copies() {
                 title: sure(answer.copy).title,
                 day: dayOf(sure(sure(answer.copy).dueOn)),
               })
-            : t('“{{title}}” is back.', { title: sure(answer.copy).title }),
+            : t('Returned “{{title}}”.', { title: sure(answer.copy).title }),
         );
         await client.invalidateQueries({ queryKey: keys.copies });
       }
@@ -62,7 +62,7 @@ export default function Copies() {
   const gone = (c: Copy) =>
     void ok(api.DELETE('/copies/{copyId}', { params: { path: { copyId: c.id } } })).then(
       () => {
-        toast(t('“{{code}}” is off the list', { code: c.code }));
+        toast(t('Removed copy “{{code}}”', { code: c.code }));
         void client.invalidateQueries({ queryKey: keys.copies });
       },
       (e: unknown) => toast.error(sentence(e)),
@@ -70,7 +70,7 @@ export default function Copies() {
   return (
     <ListPage>
       <PageHead
-        title={t('Copies on paper')}
+        title={t('Paper copies')}
         beside={
           <form className="flex flex-wrap items-center gap-x-3.5 gap-y-2" onSubmit={(e) => void enter(e)} noValidate>
             <TextField
@@ -84,7 +84,7 @@ export default function Copies() {
             />
             <NumberField label={t('for')} inline min={1} max={200} value={days} set={setDays} /> {t('days')}
             <Button look="main" type="submit">
-              {t('Enter')}
+              {t('Lend or return')}
             </Button>
             {reader && (
               <Button
@@ -93,7 +93,7 @@ export default function Copies() {
                   setSaid('');
                 }}
               >
-                {t('Somebody else')}
+                {t('Another reader')}
               </Button>
             )}
             <p role="status">{error ? '' : said}</p>
@@ -106,11 +106,13 @@ export default function Copies() {
       <Show query={all}>
         {(rows) =>
           rows.length === 0 ? (
-            <Empty title={t('No copies on the list')}>
+            <Empty title={t('No paper copies yet')}>
               <p>
                 {t(
-                  'Give each copy on paper a code, or use the one printed on it. Then a user name and a code lend ' +
-                    'it, and the code alone takes it back.',
+                  phrase(
+                    'Give each paper copy a code, or use the printed one. A user name and a code lend it; the ' +
+                      'code alone returns it.',
+                  ),
                 )}
               </p>
               <Button look="main" onClick={() => setAdding(true)}>
@@ -118,7 +120,7 @@ export default function Copies() {
               </Button>
             </Empty>
           ) : (
-            <TableScroll label={t('Copies on paper')}>
+            <TableScroll label={t('Paper copies')}>
               <TableHead>
                 <tr>
                   <Th>
@@ -129,7 +131,7 @@ export default function Copies() {
                   <Th>{t('Since')}</Th>
                   <Th>{t('Back by')}</Th>
                   <Th>
-                    <span className="sr-only">{t('Take off the list')}</span>
+                    <span className="sr-only">{t('Remove')}</span>
                   </Th>
                 </tr>
               </TableHead>
@@ -154,9 +156,9 @@ export default function Copies() {
                         <Button
                           size="sm"
                           onClick={() => gone(c)}
-                          aria-label={t('Take {{code}} off the list', { code: c.code })}
+                          aria-label={t('Remove copy {{code}}', { code: c.code })}
                         >
-                          {t('Take off')}
+                          {t('Remove')}
                         </Button>
                       </Td>
                     </tr>
@@ -167,7 +169,7 @@ export default function Copies() {
         }
       </Show>
       <p className="border-line bg-sand flex min-h-8 items-center gap-4 border-t px-4 text-sm">
-        {t('{{out}} of {{count}} copies are out, {{late}} late.', {
+        {t('{{out}} of {{count}} copies lent, {{late}} late', {
           count: all.data?.length ?? 0,
           out: all.data?.filter((c) => c.readerId).length ?? 0,
           late: all.data?.filter((c) => c.late).length ?? 0,
@@ -211,7 +213,9 @@ function AddCopies({ close }: { close: () => void }) {
         }),
       );
       toast.success(t('{{count}} copies added', { count: made.made }), {
-        description: made.taken.length ? t('Taken already: {{codes}}', { codes: made.taken.join(', ') }) : undefined,
+        description: made.taken.length
+          ? t('Codes already in use: {{codes}}', { codes: made.taken.join(', ') })
+          : undefined,
       });
       close();
     } catch (problem) {
@@ -223,7 +227,7 @@ function AddCopies({ close }: { close: () => void }) {
       <Form onSubmit={(e) => void save(e)}>
         <TextField
           label={t('Title')}
-          hint={text ? t('It is in the library; its copies lead there.') : t('A title of the library, or any other.')}
+          hint={text ? t('In the library, so copies link to it.') : t('A library title or any other.')}
           error={fieldOf(error, 'title')}
           list="c-titles"
           value={title}
@@ -235,7 +239,7 @@ function AddCopies({ close }: { close: () => void }) {
           ))}
         </datalist>
         <TextArea
-          label={t('Codes, one a line')}
+          label={t('Codes, one per line')}
           error={fieldOf(error, 'codes')}
           rows={6}
           value={codes}
@@ -247,7 +251,7 @@ function AddCopies({ close }: { close: () => void }) {
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit">
-            {t('Add them')}
+            {t('Add copies')}
           </Button>
         </DialogFoot>
       </Form>

@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { WordRows, type WordRow } from './WordRows';
 import { sure } from '../../shared/sure';
@@ -41,7 +41,7 @@ export default function Decks() {
     mutationFn: (d: Deck) => ok(api.DELETE('/decks/{deckId}', { params: { path: { deckId: d.id } } })).then(() => d),
     onSuccess: async (d) => {
       await again();
-      toast(t('“{{name}}” is gone', { name: d.name }), {
+      toast(t('Deleted “{{name}}”', { name: d.name }), {
         action: {
           label: t('Undo'),
           onClick: () => void save({ ...d, revision: 0 }).then(again, (e: unknown) => toast.error(sentence(e))),
@@ -52,39 +52,41 @@ export default function Decks() {
   });
   return (
     <ListPage>
-      <PageHead title={t('Word decks')}>
+      <PageHead title={t('Word lists')}>
         <Button asChild>
           <Link to={`/class/${data.id}/texts`}>{t('Texts')}</Link>
         </Button>
         <Button look="main" onClick={() => setOpen(fresh())}>
-          {t('New deck')}
+          {t('New word list')}
         </Button>
       </PageHead>
       <Show query={decks}>
         {(all) =>
           all.length === 0 ? (
-            <Empty title={t('No deck yet')}>
+            <Empty title={t('No word lists yet')}>
               <p>
                 {t(
-                  'Each text has its words to know. A deck of your own gathers words from several texts, or from a ' +
-                    'lesson, with meanings your readers understand.',
+                  phrase(
+                    'Each text has its words to know. Your own word list gathers words from several texts or a ' +
+                      'lesson, with meanings your readers understand.',
+                  ),
                 )}
               </p>
               <Button look="main" onClick={() => setOpen(fresh())}>
-                {t('New deck')}
+                {t('New word list')}
               </Button>
             </Empty>
           ) : (
-            <TableScroll label={t('Word decks')}>
+            <TableScroll label={t('Word lists')}>
               <TableHead>
                 <tr>
-                  <Th>{t('Deck')}</Th>
+                  <Th>{t('Word list')}</Th>
                   <Th>{t('Words')}</Th>
                   <Th>{t('Practised in')}</Th>
                   <Th>{t('Whose')}</Th>
                   <Th>{t('Changed')}</Th>
                   <Th>
-                    <span className="sr-only">{t('Remove')}</span>
+                    <span className="sr-only">{t('Delete')}</span>
                   </Th>
                 </tr>
               </TableHead>
@@ -112,10 +114,10 @@ export default function Decks() {
                       {d.mayChange && (
                         <Button
                           size="sm"
-                          aria-label={t('Remove {{name}}', { name: d.name })}
+                          aria-label={t('Delete {{name}}', { name: d.name })}
                           onClick={() => drop.mutate(d)}
                         >
-                          {t('Remove')}
+                          {t('Delete')}
                         </Button>
                       )}
                     </Td>
@@ -151,7 +153,7 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
       words: [...d.words, ...words.filter((w) => !d.words.some((o) => o.text.toLowerCase() === w.text.toLowerCase()))],
     }));
   return (
-    <Dialog title={draft.revision === 0 ? t('New deck') : t('Change the deck')} close={close} wide>
+    <Dialog title={draft.revision === 0 ? t('New word list') : t('Edit word list')} close={close} wide>
       <Form
         onSubmit={(e) => {
           e.preventDefault();
@@ -167,7 +169,7 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
             set={(value) => setDeck({ ...deck, name: value })}
           />
           <Checkbox checked={!deck.mine} set={(on) => setDeck({ ...deck, mine: !on })}>
-            {t('Share with the school')}
+            {t('Share with my school')}
           </Checkbox>
         </FieldRow>
         <FromText add={add} />
@@ -184,7 +186,7 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
           <span className="grow" />
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit" disabled={keep.isPending}>
-            {t('Keep the deck')}
+            {t('Save word list')}
           </Button>
         </DialogFoot>
       </Form>
@@ -210,11 +212,11 @@ function FromText({ add }: { add: (words: WordRow[]) => void }) {
   };
   return (
     <div className="grid gap-1">
-      <SearchField label={t('Add the words of a text')} placeholder={t('Find a text')} value={typed} set={setTyped} />
+      <SearchField label={t('Add words from a text')} placeholder={t('Find texts')} value={typed} set={setTyped} />
       {typed.trim().length > 1 && found.data && (
         <Row>
           {found.data.rows.length === 0
-            ? t('No text matches')
+            ? t('No texts match')
             : found.data.rows.slice(0, 5).map((r) => (
                 <Button size="sm" key={r.id} onClick={() => take(r.id)}>
                   {t('{{title}}: {{count}} words', { title: r.title, count: r.deck })}

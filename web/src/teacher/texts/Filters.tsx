@@ -49,7 +49,7 @@ export function Filters({ ask, facets, data }: Props) {
       <Choice
         ask={ask}
         field="read"
-        name={t('Read by the class')}
+        name={t('Read by class')}
         options={[
           ['', t('either')],
           ['false', t('not yet'), count('read', 'false')],
@@ -72,10 +72,10 @@ export function Filters({ ask, facets, data }: Props) {
         <Limit ask={ask} field="wordsTo" name={t('at most')} unit={t('words')} />
         <Limit ask={ask} field="minutesTo" name={t('at most')} unit={t('minutes for these readers')} />
       </Part>
-      <Part name={t('Has')}>
+      <Part name={t('With')}>
         {(['quiz', 'deck', 'audio'] as const).map((h) => (
           <Checkbox key={h} checked={ask.of(h) === 'true'} set={(on) => ask.put({ [h]: on ? 'true' : '' })}>
-            {h === 'quiz' ? t('a quiz') : h === 'deck' ? t('words to know') : t('a reading to listen to')}
+            {h === 'quiz' ? t('a quiz') : h === 'deck' ? t('words to know') : t('a recording')}
             <span className="text-soft ml-auto">{count('has', h)}</span>
           </Checkbox>
         ))}
@@ -85,7 +85,7 @@ export function Filters({ ask, facets, data }: Props) {
         field="whose"
         name={t('Whose')}
         options={[
-          ['', t('anybody’s')],
+          ['', t('all')],
           ['Mine', t('mine'), count('whose', 'Mine')],
           ['School', t('my school’s'), count('whose', 'School')],
           ['Shipped', t('the library’s'), count('whose', 'Shipped')],
@@ -126,9 +126,9 @@ export function Filters({ ask, facets, data }: Props) {
           ]}
         />
       )}
-      <Part name={t('Retired')}>
+      <Part name={t('Archived')}>
         <Checkbox checked={ask.of('retired') === 'true'} set={(on) => ask.put({ retired: on ? 'true' : '' })}>
-          {t('show retired texts instead')}
+          {t('show archived texts')}
         </Checkbox>
       </Part>
     </aside>
@@ -180,7 +180,7 @@ function DepthFilter({ ask, data, values }: { ask: Ask; data: ClassData; values:
         })}
       </ul>
       <Select
-        label={t('or by a label')}
+        label={t('or by label')}
         value=""
         set={(chosen) => chosen && label(chosen)}
         options={[

@@ -51,16 +51,18 @@ export function MazeDraft({ textId, versionId }: { textId: string; versionId: st
             <div className="flex flex-wrap items-center gap-2 print:hidden">
               <p>
                 {choices > 0
-                  ? t('{{count}} choices. Score: right ones less half the wrong ones, in a minute.', { count: choices })
+                  ? t('{{count}} choices. Score: right answers minus half the wrong ones, per minute.', {
+                      count: choices,
+                    })
                   : t('The text is too short for a maze passage.')}
                 {m.kept &&
                   m.at &&
-                  ` ${t('Kept by {{name}}, {{day}}.', { name: m.by ?? t('a former colleague'), day: dayOf(m.at) })}`}
+                  ` ${t('Saved by {{name}}, {{day}}.', { name: m.by ?? t('a former colleague'), day: dayOf(m.at) })}`}
               </p>
               <span className="grow" />
               <Button onClick={() => setDraft(m.draft + 1)}>
                 <ArrowsClockwise size={18} aria-hidden />
-                {t('Another draft')}
+                {t('New draft')}
               </Button>
               <Button disabled={choices === 0} onClick={() => window.print()}>
                 <Printer size={18} aria-hidden />
@@ -71,11 +73,11 @@ export function MazeDraft({ textId, versionId }: { textId: string; versionId: st
                   onClick={() =>
                     change(
                       ok(api.DELETE('/texts/{textId}/versions/{versionId}/maze', { params })),
-                      t('It is no longer kept'),
+                      t('Deleted maze passage'),
                     )
                   }
                 >
-                  {t('No longer keep it')}
+                  {t('Delete maze passage')}
                 </Button>
               ) : (
                 <Button
@@ -84,11 +86,11 @@ export function MazeDraft({ textId, versionId }: { textId: string; versionId: st
                   onClick={() =>
                     change(
                       ok(api.PUT('/texts/{textId}/versions/{versionId}/maze', { params, body: { draft: m.draft } })),
-                      t('Kept for your school'),
+                      t('Saved maze passage'),
                     )
                   }
                 >
-                  {t('Keep this one')}
+                  {t('Save maze passage')}
                 </Button>
               )}
             </div>

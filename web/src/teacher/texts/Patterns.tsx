@@ -42,20 +42,20 @@ export function Patterns({ m }: { m: Measured }) {
     <details open={taught.length > 0}>
       <summary>{t('Letter–sound patterns ({{n}})', { n: m.patterns.length })}</summary>
       <p className="text-soft text-sm">
-        {t('Tick what has been taught; the words that break it are named.')}{' '}
+        {t('Tick what has been taught to see which words do not fit.')}{' '}
         {taught.length > 0 && (
           <Button size="sm" onClick={() => teach([])}>
-            {t('Tick none')}
+            {t('Clear all')}
           </Button>
         )}
       </p>
       {taught.length > 0 && (
         <p className="text-sm" role="status">
           {m.breaks.length === 0 ? (
-            t('Every word keeps to what was taught.')
+            t('Every word fits what was taught.')
           ) : (
             <>
-              <b>{t('{{count}} words break it:', { count: m.breaks.length })}</b>{' '}
+              <b>{t('{{count}} words do not fit:', { count: m.breaks.length })}</b>{' '}
               {m.breaks.map((b) => `${b.word} (${b.needs.join(', ')})`).join(', ')}
             </>
           )}

@@ -30,7 +30,7 @@ export function Searches({ ask }: { ask: Ask }) {
   const forget = (s: Saved) =>
     void ok(api.DELETE('/library/searches/{searchId}', { params: { path: { searchId: s.id } } })).then(
       () => {
-        toast.success(t('{{name}} is no longer kept', { name: s.name }), {
+        toast.success(t('Deleted search {{name}}', { name: s.name }), {
           action: {
             label: t('Undo'),
             onClick: () =>
@@ -45,22 +45,22 @@ export function Searches({ ask }: { ask: Ask }) {
     );
   return (
     <>
-      <Menu label={rows.length > 0 ? t('Kept searches ({{n}})', { n: rows.length }) : t('Kept searches')}>
+      <Menu label={rows.length > 0 ? t('Saved searches ({{n}})', { n: rows.length }) : t('Saved searches')}>
         {rows.map((s) => (
           <MenuItem key={s.id} onSelect={() => open(s)}>
             {s.name}
           </MenuItem>
         ))}
-        {rows.length === 0 && <MenuLabel>{t('None yet. Narrow the list, then keep it.')}</MenuLabel>}
+        {rows.length === 0 && <MenuLabel>{t('No saved searches yet. Filter the list, then save it.')}</MenuLabel>}
         <MenuLine />
         <MenuItem disabled={!ask.text} onSelect={() => setNaming(true)}>
-          {t('Keep this search…')}
+          {t('Save search…')}
         </MenuItem>
         {rows
           .filter((s) => s.query === ask.text)
           .map((s) => (
             <MenuItem key={s.id} onSelect={() => forget(s)}>
-              {t('Forget {{name}}', { name: s.name })}
+              {t('Delete {{name}}', { name: s.name })}
             </MenuItem>
           ))}
       </Menu>
@@ -83,12 +83,12 @@ function Keep({ query, close }: { query: string; close: () => void }) {
   const save = (e: FormEvent) => {
     e.preventDefault();
     void ok(api.POST('/library/searches', { body: { name, query } })).then(() => {
-      toast.success(t('Kept as {{name}}', { name }));
+      toast.success(t('Saved search {{name}}', { name }));
       close();
     }, setError);
   };
   return (
-    <Dialog title={t('Keep this search')} close={close}>
+    <Dialog title={t('Save search')} close={close}>
       <Form onSubmit={save}>
         <TextField
           label={t('Name')}
@@ -100,7 +100,7 @@ function Keep({ query, close }: { query: string; close: () => void }) {
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit">
-            {t('Keep')}
+            {t('Save')}
           </Button>
         </DialogFoot>
       </Form>

@@ -37,23 +37,23 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
   const keep = (file: Blob) =>
     act(
       ok(api.POST('/texts/{textId}/versions/{versionId}/sound', { params, body: file, ...asFile })),
-      t('Kept. Readers can listen to it.'),
+      t('Saved. Readers can listen now.'),
     );
   return (
-    <Dialog title={t('A reading of version {{name}}', { name: version.label })} close={close}>
-      <p>{t('Readers of your school can listen to it while they read. One reading is kept for each version.')}</p>
+    <Dialog title={t('Recording of version {{name}}', { name: version.label })} close={close}>
+      <p>{t('Readers at your school can listen while they read. Each version has one recording.')}</p>
       {version.sound && !made && (
         <p>
-          <audio controls src={`/api${path}`} aria-label={t('The reading that is kept')} />
+          <audio controls src={`/api${path}`} aria-label={t('Saved recording')} />
         </p>
       )}
       {made && (
         <p>
-          <Heard blob={made} label={t('What you have recorded')} />
+          <Heard blob={made} label={t('New recording')} />
         </p>
       )}
       {recorder.state === 'refused' && (
-        <ErrorText>{t('This page may not use the microphone. Allow it in the browser, or bring a file.')}</ErrorText>
+        <ErrorText>{t('The browser blocks the microphone. Allow it, or choose a file.')}</ErrorText>
       )}
       {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
       <p className="flex flex-wrap items-center gap-2">
@@ -66,12 +66,12 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
           recorder.can && (
             <Button disabled={busy || recorder.state === 'asking'} onClick={() => void recorder.start()}>
               <Microphone size={20} aria-hidden />
-              {made ? t('Record again') : t('Record it')}
+              {made ? t('Record again') : t('Record')}
             </Button>
           )
         )}
         {recorder.state !== 'recording' && (
-          <FileButton label={t('From a file')} accept="audio/*" disabled={busy} take={keep} />
+          <FileButton label={t('Choose file')} accept="audio/*" disabled={busy} take={keep} />
         )}
       </p>
       <DialogFoot>
@@ -79,10 +79,10 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
           <Button
             disabled={busy}
             onClick={() =>
-              act(ok(api.DELETE('/texts/{textId}/versions/{versionId}/sound', { params })), t('The reading is gone'))
+              act(ok(api.DELETE('/texts/{textId}/versions/{versionId}/sound', { params })), t('Deleted recording'))
             }
           >
-            {t('Take the reading away')}
+            {t('Delete recording')}
           </Button>
         )}
         <Button onClick={close}>{t('Cancel')}</Button>
@@ -91,7 +91,7 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
           disabled={busy || !recorder.recording}
           onClick={() => recorder.recording && keep(recorder.recording.blob)}
         >
-          {t('Keep this reading')}
+          {t('Save recording')}
         </Button>
       </DialogFoot>
     </Dialog>

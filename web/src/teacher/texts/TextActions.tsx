@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { fm } from '../../shared/format';
+import { fm, halfRange } from '../../shared/format';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { SoundWindow } from './SoundWindow';
@@ -38,14 +38,14 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
       api.POST('/texts/{textId}/copy', { params: { path: { textId: x.id } }, body: { id: once.idOf(x.id) } }),
     ).then((made) => {
       once.done();
-      toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title }));
+      toast.success(t('Duplicated “{{title}}”. The copy is yours to edit.', { title: x.title }));
       void changed('texts');
       void go(`/class/${classId}/texts/${made.id}/change`);
     }, fail);
   const retire = (retired: boolean) =>
     void ok(api.POST('/texts/{textId}/retire', { params: { path: { textId: x.id } }, body: { retired } })).then(() => {
       toast.success(
-        retired ? t('Retired: nobody finds it any more. What was given goes on.') : t('Back in the library'),
+        retired ? t('Archived and hidden from search. Assignments continue.') : t('Restored to the library'),
         { action: { label: t('Undo'), onClick: () => retire(!retired) } },
       );
       void changed('texts');
@@ -54,16 +54,14 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
     <>
       <Menu label={t('More')}>
         {x.mayChange && (
-          <MenuItem onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>{t('Change it…')}</MenuItem>
+          <MenuItem onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>{t('Edit text…')}</MenuItem>
         )}
         {x.mayChange && (
-          <MenuItem onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>{t('Change its quiz…')}</MenuItem>
+          <MenuItem onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>{t('Edit quiz…')}</MenuItem>
         )}
-        <MenuItem onSelect={() => setReading(true)}>
-          {version.sound ? t('Its reading aloud…') : t('Add a reading aloud…')}
-        </MenuItem>
-        <MenuItem onSelect={copy}>{t('Copy to change')}</MenuItem>
-        <MenuLabel>{t('Save as a file')}</MenuLabel>
+        <MenuItem onSelect={() => setReading(true)}>{version.sound ? t('Recording…') : t('Add recording…')}</MenuItem>
+        <MenuItem onSelect={copy}>{t('Duplicate')}</MenuItem>
+        <MenuLabel>{t('Export')}</MenuLabel>
         {files.map(([format, name]) => (
           <MenuItem key={format} asChild>
             <a href={`/api/texts/${x.id}/file?format=${format}&version=${encodeURIComponent(version.label)}`} download>
@@ -72,9 +70,9 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
           </MenuItem>
         ))}
         <MenuLine />
-        {x.mayChange && <MenuItem onSelect={() => setStating(true)}>{t('State its depth…')}</MenuItem>}
+        {x.mayChange && <MenuItem onSelect={() => setStating(true)}>{t('Overrule depth…')}</MenuItem>}
         {x.mayChange && (
-          <MenuItem onSelect={() => retire(!x.retired)}>{x.retired ? t('Bring it back') : t('Retire it')}</MenuItem>
+          <MenuItem onSelect={() => retire(!x.retired)}>{x.retired ? t('Restore') : t('Archive text')}</MenuItem>
         )}
       </Menu>
       {reading && (
@@ -115,7 +113,7 @@ function StateDepth({ x, version, close }: { x: TextData; version: Version; clos
         },
       }),
     ).then(() => {
-      toast.success(value === null ? t('The formulas’ depth counts again') : t('Stated'));
+      toast.success(value === null ? t('The calculated depth counts again') : t('Overruled depth'));
       close();
     }, setError);
   const save = (e: FormEvent) => {
@@ -123,12 +121,12 @@ function StateDepth({ x, version, close }: { x: TextData; version: Version; clos
     send(Number(depth));
   };
   return (
-    <Dialog title={t('State the depth of version {{name}}', { name: version.label })} close={close}>
+    <Dialog title={t('Overrule depth of version {{name}}', { name: version.label })} close={close}>
       <Form onSubmit={save}>
         <p>
-          {t('The formulas say {{depth}} fm ± {{error}}. What you state counts instead; both stay visible.', {
+          {t('The calculated depth is {{depth}} ± {{error}} fm. Yours counts instead; both stay visible.', {
             depth: fm(version.formulaDepth),
-            error: version.formulaError.toFixed(1),
+            error: halfRange(version.formulaError).toFixed(1),
           })}
         </p>
         <TextField
@@ -144,10 +142,10 @@ function StateDepth({ x, version, close }: { x: TextData; version: Version; clos
           <ErrorText>{sentence(error)}</ErrorText>
         ) : null}
         <DialogFoot>
-          {version.stated && <Button onClick={() => send(null)}>{t('Take the statement back')}</Button>}
+          {version.stated && <Button onClick={() => send(null)}>{t('Use calculated depth')}</Button>}
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit">
-            {t('State it')}
+            {t('Overrule depth')}
           </Button>
         </DialogFoot>
       </Form>

@@ -7,7 +7,7 @@ import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { bodyOf, emptyText, type TextForm } from './textForm';
 import { useKept } from '../../shared/useKept';
@@ -74,7 +74,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
         : ok(api.POST('/texts', { body })));
       kept.letGo();
       await changed('texts');
-      toast.success(t('Kept “{{title}}”', { title: form.title }), {
+      toast.success(t('Saved “{{title}}”', { title: form.title }), {
         description: done.warnings.join(' ') || undefined,
       });
       void go(`/class/${data.id}/texts/${done.id}`);
@@ -117,20 +117,20 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
       noValidate
       aria-labelledby="title"
     >
-      <PageHead title={textId ? t('Change “{{title}}”', { title: start.title }) : t('New text')}>
+      <PageHead title={textId ? t('Edit “{{title}}”', { title: start.title }) : t('New text')}>
         {error && !fields.some((f) => fieldOf(error, f)) ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <Button onClick={() => void go(-1)}>{t('Cancel')}</Button>
         <Button look="main" type="submit">
-          {textId ? t('Keep the changes') : t('Keep the text')}
+          {textId ? t('Save changes') : t('Save text')}
         </Button>
       </PageHead>
       <div className="border-ink grid min-h-0 border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_380px]">
         <div className="grid content-start gap-2 overflow-auto px-4 pt-2.5 pb-6">
           {kept.found && (
             <Notice kind="action" role="status">
-              {t('What you had written here was kept on this device.')}{' '}
+              {t('Restored your unsaved text from this device.')}{' '}
               <Button size="sm" onClick={kept.again}>
-                {t('Begin again')}
+                {t('Discard and start again')}
               </Button>
             </Notice>
           )}
@@ -140,14 +140,14 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
             {label('topic', t('Topic'), false, 'topics')}
           </div>
           <Known />
-          {label('blurb', t('What it is about, in a sentence'), true)}
-          {label('season', t('Season or unit, if it belongs to one'))}
+          {label('blurb', t('Summary in one sentence'), true)}
+          {label('season', t('Season or unit (optional)'))}
           <div className="flex flex-wrap items-center gap-2">
             <Checkbox checked={form.fiction} set={(on) => set({ fiction: on })}>
               {t('Fiction')}
             </Checkbox>
             <Checkbox checked={!form.mine} set={(on) => set({ mine: !on })}>
-              {t('Colleagues of my school see it')}
+              {t('Share with my school')}
             </Checkbox>
             <Select
               label={t('Spelling')}
@@ -180,7 +180,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
                   setAt(form.versions.length);
                 }}
               >
-                {t('Add a version')}
+                {t('Add version')}
               </Button>
             )}
             {form.versions.length > 1 && (
@@ -191,7 +191,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
                   setAt(0);
                 }}
               >
-                {t('Take version {{name}} out', { name: version.label })}
+                {t('Remove version {{name}}', { name: version.label })}
               </Button>
             )}
             <TextField label={t('Name')} inline value={version.label} set={(value) => write({ label: value })} />
@@ -199,8 +199,10 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
           <TextArea
             label={t('The text')}
             hint={t(
-              'Paste or write. An empty line parts paragraphs, # begins a heading, --- a new page; without it ' +
-                'pages are made for you.',
+              phrase(
+                'Type or paste. An empty line starts a paragraph, # a heading, --- a new page. Without ---, ' +
+                  'pages are set for you.',
+              ),
             )}
             error={
               form.versions.map((_, i) => fieldOf(error, `versions[${i}].body`)).find(Boolean) ??
@@ -212,7 +214,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
             set={(value) => write({ body: value })}
           />
           <WordRows words={form.words} set={(words) => set({ words })} error={fieldOf(error, 'words')} />
-          {textId && label('note', t('What was changed, for the history'))}
+          {textId && label('note', t('What changed (for the history)'))}
         </div>
         <Measure text={version.body} />
       </div>
@@ -279,7 +281,7 @@ function Measure({ text }: { text: string }) {
         )}
       >
         <h2>{t('Depth')}</h2>
-        <p className="text-soft">{t('It is measured as you write.')}</p>
+        <p className="text-soft">{t('Depth is calculated as you write.')}</p>
       </aside>
     );
   return (
@@ -317,7 +319,9 @@ function Measure({ text }: { text: string }) {
                   set={(sentenceLength) => setChange({ ...change, sentenceLength })}
                 />
                 <Slider
-                  label={t('there were {{times}} times the unfamiliar words', { times: change.unfamiliar.toFixed(2) })}
+                  label={t('there were {{times}} times as many unfamiliar words', {
+                    times: change.unfamiliar.toFixed(2),
+                  })}
                   from={0}
                   to={2}
                   step={0.05}
@@ -328,7 +332,7 @@ function Measure({ text }: { text: string }) {
                   <p>
                     {t('It would be {{depth}} fm.', { depth: fm(m.ifChanged) })}{' '}
                     <Button size="sm" onClick={() => setChange({ sentenceLength: 1, unfamiliar: 1 })}>
-                      {t('As it is')}
+                      {t('Reset')}
                     </Button>
                   </p>
                 )}

@@ -5,7 +5,7 @@ import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import type { TextData } from './TextPage';
 import { Button } from '../../ui/Button';
 import { Show } from '../../ui/Show';
@@ -22,7 +22,7 @@ export function TextHistory({ x }: { x: TextData }) {
       api.POST('/texts/{textId}/revisions/{revision}/restore', { params: { path: { textId: x.id, revision } } }),
     ).then(
       (done) => {
-        toast.success(t('The text is as it was in revision {{n}}', { n: revision }), {
+        toast.success(t('Restored revision {{n}}', { n: revision }), {
           description: done.warnings.join(' ') || undefined,
         });
         void changed('texts');
@@ -44,19 +44,19 @@ export function TextHistory({ x }: { x: TextData }) {
             <li key={r.revision}>
               <p>
                 <b>{t('Revision {{n}}', { n: r.revision })}</b> {dayOf(r.at)} {timeOf(r.at)}
-                {r.by && `, ${r.by}`}: {r.note}{' '}
+                {r.by && `, ${r.by}`}: {say(r.note)}{' '}
                 {r.revision === x.revision ? (
-                  <span className="text-soft">{t('as it is now')}</span>
+                  <span className="text-soft">{t('current')}</span>
                 ) : (
                   x.mayChange && (
                     <Button size="sm" onClick={() => restore(r.revision)}>
-                      {t('Come back to revision {{n}}', { n: r.revision })}
+                      {t('Restore revision {{n}}', { n: r.revision })}
                     </Button>
                   )
                 )}
               </p>
               <details>
-                <summary>{t('What it said')}</summary>
+                <summary>{t('Show this revision')}</summary>
                 {r.versions.map((v) => (
                   <section key={v.label}>
                     <h3>{t('Version {{name}}', { name: v.label })}</h3>

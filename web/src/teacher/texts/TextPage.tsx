@@ -3,10 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
-import { dayOf, fm } from '../../shared/format';
+import { dayOf, fm, halfRange } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { Block, plain } from '../../shared/paragraphs';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { QuestionKey, Tags } from './quiz/QuestionKey';
@@ -47,10 +47,10 @@ export default function TextPage() {
         const version = sure(x.versions[Math.min(at, x.versions.length - 1)]);
         const views: [Shown, string][] = [
           ['text', t('The text')],
-          ['why', t('What makes it deep')],
+          ['why', t('What makes it hard')],
           ...(x.versions.length > 1 ? [['versions', t('Versions side by side')] as [Shown, string]] : []),
           ['maze', t('Maze passage')],
-          ['use', t('How it was used')],
+          ['use', t('Use')],
           ['history', t('History')],
         ];
         return (
@@ -61,14 +61,14 @@ export default function TextPage() {
                 <p className="text-soft">
                   {x.kind}, {x.fiction ? t('fiction') : t('non-fiction')} · {x.topic}
                   {!x.ships &&
-                    ` · ${x.mine ? t('seen by its maker only') : t('by {{name}}', { name: x.owner ?? t('a former colleague') })}`}
-                  {x.retired && ` · ${t('retired')}`}
+                    ` · ${x.mine ? t('visible only to its author') : t('by {{name}}', { name: x.owner ?? t('a former colleague') })}`}
+                  {x.retired && ` · ${t('archived')}`}
                 </p>
               }
             >
               <TextActions x={x} version={version} classId={data.id} />
               <Button look="main" onClick={() => tray.toggleText(x.id)}>
-                {tray.texts.includes(x.id) ? t('Put back') : t('Pick up this text')}
+                {tray.texts.includes(x.id) ? t('Remove from tray') : t('Add to tray')}
               </Button>
             </PageHead>
             <div className="flex min-h-10 flex-wrap items-center gap-2.5 px-4 pb-1.5 print:hidden">
@@ -142,7 +142,7 @@ export default function TextPage() {
                       </span>
                     </h2>
                     {x.questions.length === 0 && (
-                      <p className="text-soft">{t('It has no questions yet, so it cannot be assigned.')}</p>
+                      <p className="text-soft">{t('No questions yet. Add a quiz to assign this text.')}</p>
                     )}
                     <ol
                       className={cx(
@@ -165,7 +165,7 @@ export default function TextPage() {
                       <p>
                         <Button asChild size="sm">
                           <Link to={`/class/${data.id}/texts/${x.id}/quiz`}>
-                            {x.questions.length === 0 ? t('Write its quiz') : t('Change the quiz')}
+                            {x.questions.length === 0 ? t('Create quiz') : t('Edit quiz')}
                           </Link>
                         </Button>
                       </p>
@@ -202,7 +202,7 @@ function Reasons({ v }: { v: Version }) {
   return (
     <Show query={measured}>
       {(m) => (
-        <article className={cx(bodyLook, 'font-serif text-[17px] leading-7.25')} aria-label={t('What makes it deep')}>
+        <article className={cx(bodyLook, 'font-serif text-[17px] leading-7.25')} aria-label={t('What makes it hard')}>
           <p className="text-soft text-sm">
             {t('Darker sentences add more depth; underlined words are not familiar. Point at one to see how much.')}
           </p>
@@ -257,7 +257,7 @@ function SideBySide({ versions }: { versions: Version[] }) {
           ))}
         </TableBody>
       </Table>
-      <p className="text-soft text-sm">{t('Underlined words stand in this version only.')}</p>
+      <p className="text-soft text-sm">{t('Underlined words are only in this version.')}</p>
     </div>
   );
 }
@@ -271,21 +271,21 @@ function MeasuredSide({ v }: { v: Version }) {
       <h2 id="how">
         {t('Depth {{depth}} fm', { depth: fm(v.depth) })}{' '}
         <span className="font-ui text-soft text-sm font-normal">
-          ± {v.depthError.toFixed(1)}, {t('typical of grade {{grade}}', { grade: v.gradeLabel })}
+          ± {halfRange(v.depthError).toFixed(1)}, {t('typical of {{level}}', { level: say(v.levelName) })}
         </span>
       </h2>
       {v.stated && (
         <p className="text-sm">
           <b>
-            {t('Stated by {{name}}, {{day}}:', {
+            {t('Overruled by {{name}}, {{day}}:', {
               name: v.stated.by ?? t('a former colleague'),
               day: dayOf(v.stated.at),
             })}
           </b>{' '}
           “{v.stated.reason}”{' '}
-          {t('The formulas say {{depth}} fm ± {{error}}.', {
+          {t('Calculated depth: {{depth}} ± {{error}} fm.', {
             depth: fm(v.formulaDepth),
-            error: v.formulaError.toFixed(1),
+            error: halfRange(v.formulaError).toFixed(1),
           })}
         </p>
       )}
@@ -297,10 +297,10 @@ function MeasuredSide({ v }: { v: Version }) {
           each: (m.words / m.sentences).toFixed(1),
           distinct: m.distinctWords,
         })}
-        {m.short && ` ${t('Under 100 words: the depth is less sure.')}`}
+        {m.short && ` ${t('Under 100 words: depth is approximate.')}`}
       </p>
       <Table className="[&_caption]:pb-1 [&_caption]:text-left">
-        <caption className="sr-only">{t('How the formulas agree')}</caption>
+        <caption className="sr-only">{t('Formulas compared')}</caption>
         <TableHead>
           <tr>
             <Th>{t('Formula')}</Th>
@@ -325,7 +325,7 @@ function MeasuredSide({ v }: { v: Version }) {
         </TableBody>
       </Table>
       <p className="text-soft text-sm">
-        {t('Together, with {{rarity}} grades for how rare the words are: grade {{grade}} (the line).', {
+        {t('Combined, with {{rarity}} grades for rare words: grade {{grade}} (the line).', {
           rarity: (m.rarityGrades >= 0 ? '+' : '−') + Math.abs(m.rarityGrades).toFixed(1),
           grade: m.gradeEquivalent.toFixed(1),
         })}
@@ -337,7 +337,8 @@ function MeasuredSide({ v }: { v: Version }) {
       )}
       {m.longestSentences[0] && (
         <p className="text-sm">
-          {t('Longest sentence ({{n}} words):', { n: m.longestSentences[0].words })} “{m.longestSentences[0].sentence}”
+          {t('Longest sentence ({{count}} words):', { count: m.longestSentences[0].words })} “
+          {m.longestSentences[0].sentence}”
         </p>
       )}
     </section>
@@ -348,9 +349,7 @@ function MeasuredSide({ v }: { v: Version }) {
 function FromWhere({ v }: { v: Version }) {
   const shown = v.shown;
   if (!shown)
-    return (
-      <p className="text-soft text-sm">{t('From the formulas alone: fewer than five readers have answered on it.')}</p>
-    );
+    return <p className="text-soft text-sm">{t('From the formulas only: fewer than five readers have answered.')}</p>;
   const rows = [
     { name: t('formulas'), depth: v.formulaDepth, weight: 1 - shown.weight },
     ...(shown.alone == null ? [] : [{ name: t('answers'), depth: shown.alone, weight: shown.weight }]),
@@ -365,7 +364,7 @@ function FromWhere({ v }: { v: Version }) {
       </caption>
       <TableHead>
         <tr>
-          <Th>{t('Says')}</Th>
+          <Th>{t('Source')}</Th>
           <Th num>fm</Th>
           <Th>{t('weight shown by size')}</Th>
           <Th num>{t('Weight')}</Th>

@@ -27,7 +27,7 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
               '[&_table]:max-w-275',
             )}
           >
-            {t('Nobody here has been given this text yet.')}
+            {t('Not assigned here yet')}
           </p>
         ) : (
           <div
@@ -37,7 +37,7 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
             )}
           >
             <Table>
-              <caption className="sr-only">{t('How it was used')}</caption>
+              <caption className="sr-only">{t('Use')}</caption>
               <TableHead>
                 <tr>
                   <Th />
@@ -45,7 +45,7 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
                   <Th num>{t('Handed in')}</Th>
                   <Th num>{t('Forecast')}</Th>
                   <Th num>{t('First try')}</Th>
-                  <Th num>{t('Time open, half take less')}</Th>
+                  <Th num>{t('Active time (median)')}</Th>
                   <Th>{t('Last')}</Th>
                 </tr>
               </TableHead>
@@ -57,7 +57,7 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
                   <tr>
                     <Th scope="row">{t('School')}</Th>
                     <Td className="text-soft" colSpan={6}>
-                      {t('shown once five readers have read it')}
+                      {t('shown after five readers')}
                     </Td>
                   </tr>
                 )}
@@ -68,10 +68,10 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
               <TableHead>
                 <tr>
                   <Th>{t('Question')}</Th>
-                  <Th num>{t('Right at once, class')}</Th>
+                  <Th num>{t('Right on first try, class')}</Th>
                   <Th num>{t('School')}</Th>
-                  <Th>{t('Taken most instead')}</Th>
-                  <Th num>{t('Harder than thought')}</Th>
+                  <Th>{t('Most common wrong answer')}</Th>
+                  <Th num>{t('Harder than expected')}</Th>
                 </tr>
               </TableHead>
               <TableBody>
@@ -97,7 +97,7 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
                           {here?.harder == null ? (
                             '–'
                           ) : (
-                            <span title={t('from {{n}} answers', { n: here.harderFrom })}>
+                            <span title={t('from {{count}} answers', { count: here.harderFrom })}>
                               {signed(here.harder)} fm
                             </span>
                           )}

@@ -3,7 +3,7 @@ import { ArrowsDownUp } from '@phosphor-icons/react';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useOutletContext } from 'react-router';
 import { fm } from '../../shared/format';
-import { t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { Filters } from './Filters';
@@ -20,7 +20,7 @@ import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableV
 import { type Column, type DataTable, pickWords, useDataTable } from '../../ui/table/useDataTable';
 
 const whose = (x: LibraryRow) =>
-  x.whose === 'Shipped' ? '' : x.whose !== 'Mine' ? t('my school’s') : x.mine ? t('mine, seen by me only') : t('mine');
+  x.whose === 'Shipped' ? '' : x.whose !== 'Mine' ? t('my school’s') : x.mine ? t('mine, private') : t('mine');
 
 const lines = (of: LibraryRow['versions'], show: (v: LibraryRow['versions'][number]) => ReactNode) =>
   of.map((v) => (
@@ -30,10 +30,10 @@ const lines = (of: LibraryRow['versions'], show: (v: LibraryRow['versions'][numb
   ));
 
 /** The list's columns; whom a text fits depends on who is asked about. */
-const columnsFor = (fits: string, of: number): Column<LibraryRow>[] => [
+const columnsFor = (fits: Phrase, of: number): Column<LibraryRow>[] => [
   {
     key: 'text',
-    name: 'Text',
+    name: phrase('Text'),
     wrap: true,
     show: (x) => x.title,
     beside: (x) => (
@@ -45,7 +45,7 @@ const columnsFor = (fits: string, of: number): Column<LibraryRow>[] => [
   },
   {
     key: 'kind',
-    name: 'Kind',
+    name: phrase('Kind'),
     show: (x) => (
       <>
         {x.kind}
@@ -54,19 +54,19 @@ const columnsFor = (fits: string, of: number): Column<LibraryRow>[] => [
       </>
     ),
   },
-  { key: 'depth', name: 'Depth, fm', num: true, show: (x) => lines(x.versions, (v) => fm(v.depth)) },
-  { key: 'words', name: 'Words', num: true, show: (x) => lines(x.versions, (v) => v.words) },
-  { key: 'minutes', name: 'Minutes', num: true, show: (x) => (x.minutes < 1 ? '< 1' : Math.round(x.minutes)) },
-  { key: 'questions', name: 'Questions', num: true, show: (x) => x.questions || '–' },
+  { key: 'depth', name: phrase('Depth, fm'), num: true, show: (x) => lines(x.versions, (v) => fm(v.depth)) },
+  { key: 'words', name: phrase('Words'), num: true, show: (x) => lines(x.versions, (v) => v.words) },
+  { key: 'minutes', name: phrase('Minutes'), num: true, show: (x) => (x.minutes < 1 ? '< 1' : Math.round(x.minutes)) },
+  { key: 'questions', name: phrase('Questions'), num: true, show: (x) => x.questions || '–' },
   { key: 'fits', name: fits, show: (x) => <FitBar n={x.fits} of={of} /> },
   {
     key: 'use',
-    name: 'Use',
+    name: phrase('Use'),
     show: (x) =>
       x.readHere > 0
         ? t('read here {{count}} times', { count: x.readHere })
         : x.used > 0
-          ? t('given {{count}} times', { count: x.used })
+          ? t('assigned {{count}} times', { count: x.used })
           : '–',
   },
 ];
@@ -87,7 +87,7 @@ export default function Texts() {
   const picked = data.readers.filter((r) => tray.readers.includes(r.id)).map((r) => r.id);
   const found = useLibrary(data.id, picked, ask.text);
   const first = found.data?.pages[0];
-  const fits = picked.length > 0 ? 'Fits of those picked up' : 'Fits of the class';
+  const fits = picked.length > 0 ? phrase('Fit for tray readers') : phrase('Fit for class');
   const of = first?.for ?? 0;
   const columns = useMemo(() => columnsFor(fits, of), [fits, of]);
   const rows = useMemo(() => (found.data?.pages ?? []).flatMap((p) => p.rows), [found.data]);
@@ -125,7 +125,7 @@ export default function Texts() {
             <TableFoot
               of={list}
               counted={(n) => t('{{n}} of {{count}} texts', { n, count: page.all })}
-              picked={t('{{count}} picked up', { count: tray.texts.length })}
+              picked={t('{{count}} in tray', { count: tray.texts.length })}
             >
               {found.hasNextPage && (
                 <Button size="sm" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
@@ -177,7 +177,11 @@ function Head({ classId, ask, of }: { classId: string; ask: Ask; of: DataTable<L
             set={(sort) => ask.put({ sort, down: '' })}
             options={sorts.map(([key, name]) => ({ value: key, label: t(name) }))}
           />
-          <IconButton label={t('Turn round')} aria-pressed={down} onClick={() => ask.put({ down: down ? '' : 'true' })}>
+          <IconButton
+            label={t('Reverse order')}
+            aria-pressed={down}
+            onClick={() => ask.put({ down: down ? '' : 'true' })}
+          >
             <ArrowsDownUp size={20} aria-hidden />
           </IconButton>
         </>
@@ -186,9 +190,9 @@ function Head({ classId, ask, of }: { classId: string; ask: Ask; of: DataTable<L
       <Searches ask={ask} />
       <ColumnsMenu of={of} />
       <Menu label={t('Other…')}>
-        <MenuItem onSelect={() => to('decks')}>{t('Word decks')}</MenuItem>
-        <MenuItem onSelect={() => to('copies')}>{t('Copies on paper')}</MenuItem>
-        <MenuItem onSelect={() => to('bring')}>{t('Bring files in')}</MenuItem>
+        <MenuItem onSelect={() => to('decks')}>{t('Word lists')}</MenuItem>
+        <MenuItem onSelect={() => to('copies')}>{t('Paper copies')}</MenuItem>
+        <MenuItem onSelect={() => to('bring')}>{t('Import texts')}</MenuItem>
       </Menu>
       <Button asChild look="main">
         <Link to={`/class/${classId}/texts/new`}>{t('New text')}</Link>
@@ -216,7 +220,7 @@ function Near({ page, any }: { page: LibraryPage; any: boolean }) {
 }
 
 const None = ({ ask }: { ask: Ask }) => (
-  <Empty title={t('No text matches')}>
+  <Empty title={t('No texts match')}>
     <p>{t('Try another word, or fewer filters.')}</p>
     <Button
       onClick={() => {
@@ -224,7 +228,7 @@ const None = ({ ask }: { ask: Ask }) => (
         ask.clear();
       }}
     >
-      {t('Show all texts')}
+      {t('Clear filters')}
     </Button>
   </Empty>
 );

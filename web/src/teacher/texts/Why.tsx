@@ -2,9 +2,9 @@ import { cx } from 'class-variance-authority';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
 import { type Api, api, ok } from '../../shared/api';
-import { fm } from '../../shared/format';
+import { fm, halfRange } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import { Patterns, useTaught } from './Patterns';
 import { pieces, strongest } from './whyPieces';
 import { sure } from '../../shared/sure';
@@ -112,7 +112,7 @@ export function WhyLists({ m }: { m: Measured }) {
       )}
       {m.why.dialogueShare > 0.05 && (
         <p className="text-sm">
-          {t('{{share}} % of the words are spoken by somebody.', { share: Math.round(100 * m.why.dialogueShare) })}
+          {t('{{share}}% of the words are spoken by someone.', { share: Math.round(100 * m.why.dialogueShare) })}
         </p>
       )}
       <Patterns m={m} />
@@ -125,7 +125,7 @@ export function Remarks({ m }: { m: Measured }) {
   return m.remarks.length === 0 ? null : (
     <div className="border-buoy bg-sand font-ui my-1.5 border-l-3 px-2.5 py-1.5 text-base" role="status">
       {m.remarks.map((r) => (
-        <p key={r.doubt}>{r.sentence}</p>
+        <p key={r.doubt}>{say(r.sentence)}</p>
       ))}
     </div>
   );
@@ -134,8 +134,8 @@ export function Remarks({ m }: { m: Measured }) {
 export const depthLine = (m: Measured) =>
   m.depth == null
     ? t('not measured')
-    : t('{{depth}} fm ± {{error}}, grade {{grade}}', {
+    : t('{{depth}} fm ± {{error}}, {{level}}', {
         depth: fm(m.depth),
-        error: (m.depthError ?? 0).toFixed(1),
-        grade: m.gradeLabel ?? '',
+        error: halfRange(m.depthError ?? 0).toFixed(1),
+        level: say(m.levelName),
       });

@@ -1,3 +1,4 @@
+import { percent } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { Fit } from './useFits';
 import { Spread } from '../../ui/Spread';
@@ -27,7 +28,7 @@ export function FitSpread({ fits, name, cuts }: Props) {
         of={fits.map((f) => ({ id: f.readerId, percent: f.forecast, deep: f.zone === 'Frustration' }))}
         from={100 * cuts.zoneLow}
         to={100 * cuts.zoneHigh}
-        label={`${t('Forecast comprehension')}: ${fits.map((f) => `${name(f.readerId)} ${f.forecast} %`).join(', ')}`}
+        label={`${t('Forecast comprehension')}: ${fits.map((f) => `${name(f.readerId)} ${percent(f.forecast / 100)}`).join(', ')}`}
       />
     </div>
   );

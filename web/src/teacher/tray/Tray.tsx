@@ -45,7 +45,7 @@ export function Tray({ data }: { data: ClassData }) {
         <h2 className="text-base">{t('Tray')}</h2>
         <Button look="plain" size="sm" className="-ml-2.5" onClick={tray.empty}>
           <ArrowCounterClockwise size={16} aria-hidden />
-          {t('Empty')}
+          {t('Clear')}
         </Button>
       </div>
       <div className="border-line min-w-0 flex-[0_1_460px] overflow-auto border-l px-3.5 py-2">
@@ -65,7 +65,7 @@ export function Tray({ data }: { data: ClassData }) {
                 <Flag
                   deep={fit?.zone === 'Frustration'}
                   remove={() => tray.toggleReader(r.id)}
-                  removeLabel={t('Put {{name}} back', { name: r.givenName })}
+                  removeLabel={t('Remove {{name}} from tray', { name: r.givenName })}
                 >
                   {r.givenName}{' '}
                   {fit && (
@@ -99,7 +99,10 @@ export function Tray({ data }: { data: ClassData }) {
         <ul className="grid justify-items-start gap-1">
           {texts.map((x) => (
             <li key={x.id}>
-              <Plate remove={() => tray.toggleText(x.id)} removeLabel={t('Put {{name}} back', { name: x.title })}>
+              <Plate
+                remove={() => tray.toggleText(x.id)}
+                removeLabel={t('Remove {{name}} from tray', { name: x.title })}
+              >
                 {x.title}
               </Plate>
             </li>
@@ -121,9 +124,9 @@ export function Tray({ data }: { data: ClassData }) {
       >
         <Button look="main" disabled={readers.length === 0 || texts.length === 0} onClick={() => setAssigning(true)}>
           {readers.length === 0
-            ? t('Pick up readers to assign')
+            ? t('Add readers to assign')
             : texts.length === 0
-              ? t('Pick up a text to assign')
+              ? t('Add a text to assign')
               : t('Assign to {{count}} readers…', { count: readers.length })}
         </Button>
         <div className="flex gap-1">
@@ -135,7 +138,7 @@ export function Tray({ data }: { data: ClassData }) {
             disabled={readers.length === 0}
             onClick={() => void navigate(`/class/${data.id}/groups?form=picked`)}
           >
-            {t('Form group…')}
+            {t('Create group…')}
           </Button>
           {readers.length > 0 && (
             <Menu size="sm" label={t('Other…')}>

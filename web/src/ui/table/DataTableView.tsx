@@ -240,7 +240,7 @@ export function TableFoot<T>({
       {picked && <b>{picked}</b>}
       {children}
       <span className="text-soft ml-auto max-lg:hidden">
-        {of.picking ? t('↑ ↓ move, Space picks, Enter opens') : t('↑ ↓ move, Enter opens')}
+        {of.picking ? t('↑ ↓ move, Space selects, Enter opens') : t('↑ ↓ move, Enter opens')}
       </span>
     </footer>
   );

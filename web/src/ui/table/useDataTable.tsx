@@ -10,12 +10,12 @@ import {
 } from '@tanstack/react-table';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { compare } from '../../shared/compare';
-import { t } from '../../shared/words';
+import { type Phrase, t } from '../../shared/words';
 
 /** A column of a list. The first one names the row and is always there. */
 export type Column<T> = {
   key: string;
-  name: string;
+  name: Phrase;
   show: (row: T) => ReactNode;
   /** What it sorts by; a column without cannot be sorted by. */
   by?: (row: T) => string | number;
@@ -142,7 +142,7 @@ export function useDataTable<T>(of: ListOf<T>): DataTable<T> {
 /** What picking is called where a page says nothing else. */
 export const pickWords = (): Pick<Picking, 'label' | 'allLabel'> => ({
   label: (name) => t('Pick up {{name}}', { name }),
-  allLabel: t('Pick up all shown'),
+  allLabel: t('Select all shown'),
 });
 
 /** Picks kept by a page. */

@@ -1,6 +1,6 @@
 import type { Api } from '../../../shared/api';
 import { detailNames } from '../../../shared/readerDetails';
-import { t } from '../../../shared/words';
+import { phrase, type Phrase, t } from '../../../shared/words';
 import { sure } from '../../../shared/sure';
 import { Checkbox } from '../../../ui/Checkbox';
 import { Notice } from '../../../ui/Page';
@@ -8,16 +8,16 @@ import { Select } from '../../../ui/Select';
 
 type ListField = Api<'ListField'>;
 
-const names: Record<ListField, string> = {
-  None: 'Skip',
-  SourceId: 'ID',
-  GivenName: 'Given name',
-  FamilyName: 'Family name',
-  Name: 'Full name',
-  Grade: 'Grade',
-  Level: 'Level',
-  Class: 'Class',
-  GuardianMail: 'Guardian email',
+const names: Record<ListField, Phrase> = {
+  None: phrase('Skip'),
+  SourceId: phrase('ID'),
+  GivenName: phrase('Given name'),
+  FamilyName: phrase('Family name'),
+  Name: phrase('Full name'),
+  Grade: phrase('Grade'),
+  Level: phrase('Level'),
+  Class: phrase('Class'),
+  GuardianMail: phrase('Guardian email'),
   ...detailNames,
 };
 
@@ -39,7 +39,7 @@ export function Columns({
       <p>
         <b>{view.kind}</b>, {t('{{count}} rows', { count: view.rows.length })}. {view.notes.join(' ')}{' '}
         <Checkbox checked={view.hasHeading} set={(on) => change(view.fields, on)}>
-          {t('A row names the columns')}
+          {t('First row has column names')}
         </Checkbox>
       </p>
       <ul className="mt-1 flex flex-wrap gap-x-5.5 gap-y-1.5">

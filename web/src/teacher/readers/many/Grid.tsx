@@ -2,20 +2,20 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { cx } from 'class-variance-authority';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Api } from '../../../shared/api';
-import { t } from '../../../shared/words';
+import { phrase, type Phrase, t } from '../../../shared/words';
 import { cellOf, fields, isEmpty, pasted, withCell, type Checked, type FieldKey, type GridRow } from './gridRows';
 import { sure } from '../../../shared/sure';
 import { Button } from '../../../ui/Button';
 import { CellField } from '../../../ui/table/CellField';
 
-const fates: Record<Api<'RowFate'>, string> = {
-  New: 'new',
-  Joins: 'joins',
-  Changed: 'changed',
-  Unchanged: 'as it is',
-  Question: 'same child?',
-  Stopped: 'put right',
-  Empty: '',
+const fates: Record<Api<'RowFate'>, Phrase> = {
+  New: phrase('new'),
+  Joins: phrase('joins'),
+  Changed: phrase('changed'),
+  Unchanged: phrase('unchanged'),
+  Question: phrase('same child?'),
+  Stopped: phrase('to fix'),
+  Empty: phrase(''),
 };
 const rowHeight = 34;
 
@@ -88,7 +88,7 @@ export function Grid({
         ))}
         <span role="columnheader">{t('What happens')}</span>
         <span role="columnheader">
-          <span className="sr-only">{t('Take away')}</span>
+          <span className="sr-only">{t('Remove')}</span>
         </span>
       </div>
       <div className="relative min-w-280" role="rowgroup" style={{ height: virtual.getTotalSize() }}>
@@ -141,7 +141,7 @@ export function Grid({
                       look="plain"
                       size="sm"
                       square
-                      aria-label={t('Take row {{n}} away', { n: i + 1 })}
+                      aria-label={t('Remove row {{n}}', { n: i + 1 })}
                       onClick={() => drop(i)}
                     >
                       ×

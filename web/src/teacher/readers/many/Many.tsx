@@ -111,9 +111,9 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
         [
           fresh && t('{{count}} readers added', { count: fresh }),
           joins && t('{{n}} joined', { n: joins }),
-          done.done.asked > 0 && t('{{count}} asked for', { count: done.done.asked }),
+          done.done.asked > 0 && t('{{count}} requested', { count: done.done.asked }),
           changed && t('{{n}} changed', { n: changed }),
-          unchanged && t('{{n}} as they were', { n: unchanged }),
+          unchanged && t('{{n}} unchanged', { n: unchanged }),
         ]
           .filter(Boolean)
           .join(', ') || t('Nothing to do'),
@@ -121,7 +121,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
       );
       void rosterChanged('roster');
     },
-    onError: (e) => toast.error(`${sentence(e)} ${t('What you typed is kept.')}`),
+    onError: (e) => toast.error(`${sentence(e)} ${t('What you typed is still here.')}`),
   });
   const result = filled.length > 0 ? check.data : undefined;
   const good = result ? result.new + result.joins + result.asked + result.changed : 0;
@@ -140,7 +140,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
               </a>
             </Button>
             <Select
-              label={t('Levels are in')}
+              label={t('Level unit')}
               inline
               value={system}
               set={setSystem}
@@ -164,7 +164,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
             level={-99}
             choose={(fm) => {
               void navigator.clipboard?.writeText(`${fm} fm`);
-              toast.success(t('{{fm}} fm is copied', { fm }));
+              toast.success(t('Copied {{fm}} fm', { fm }));
             }}
           />
         </Dialog>
@@ -181,13 +181,13 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
           {result ? (
             <>
               <b>{t('{{n}} new,', { n: result.new })}</b> {t('{{n}} join', { n: result.joins })},{' '}
-              {t('{{n}} changed', { n: result.changed })}, {t('{{n}} as they are', { n: result.unchanged })}
-              {result.asked > 0 && <>, {t('{{count}} asked for', { count: result.asked })}</>}
+              {t('{{n}} changed', { n: result.changed })}, {t('{{n}} unchanged', { n: result.unchanged })}
+              {result.asked > 0 && <>, {t('{{count}} requested', { count: result.asked })}</>}
               {result.kept > 0 && (
                 <>
                   ,{' '}
                   <b className="decoration-buoy underline decoration-2 underline-offset-3">
-                    {t('{{n}} kept back to be put right', { n: result.kept })}
+                    {t('{{count}} to fix', { count: result.kept })}
                   </b>
                 </>
               )}
@@ -200,7 +200,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
           )}
         </span>
         <span className="ml-auto" role="status">
-          {saved && t('Kept {{time}}', { time: timeOf(saved) })}
+          {saved && t('Saved {{time}}', { time: timeOf(saved) })}
         </span>
         <Button
           disabled={rows.every(isEmpty)}
@@ -212,7 +212,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
           {t('Clear')}
         </Button>
         <Button look="main" disabled={!current || good === 0 || apply.isPending} onClick={() => apply.mutate()}>
-          {good === 0 ? t('Nothing to add yet') : t('Put {{count}} rows in', { count: good })}
+          {good === 0 ? t('No rows yet') : t('Save {{count}} rows', { count: good })}
         </Button>
       </footer>
     </ListPage>
@@ -250,18 +250,18 @@ function useAutosave(classId: string, rows: GridRow[], first: string | null) {
 function Added({ data, added, close }: { data: ClassData; added: Api<'SignInRow'>[]; close: () => void }) {
   const ids = added.map((a) => a.readerId).join(',');
   return (
-    <Notice kind="action" className="max-h-[45%] flex-none overflow-auto" aria-label={t('Sign-ins of those added')}>
+    <Notice kind="action" className="max-h-[45%] flex-none overflow-auto" aria-label={t('Sign-ins of new readers')}>
       <p>
         <b>{t('{{count}} can sign in now', { count: added.length })}</b>,{' '}
         {t('class code {{code}}', { code: data.code })}{' '}
         <Button asChild size="sm">
           <a href={`/api/classes/${data.id}/print/Cards.pdf?readers=${ids}`} target="_blank" rel="noreferrer">
-            {t('Print their cards')}
+            {t('Print cards')}
           </a>
         </Button>{' '}
         <Button asChild size="sm">
           <a href={`/api/classes/${data.id}/print/Letters.pdf?readers=${ids}`} target="_blank" rel="noreferrer">
-            {t('Print letters to guardians')}
+            {t('Print guardian letters')}
           </a>
         </Button>{' '}
         <Button look="plain" size="sm" onClick={close}>

@@ -1,21 +1,22 @@
 import type { Api } from '../../../shared/api';
 import { detailNames, readerDetails, type ReaderDetail } from '../../../shared/readerDetails';
 import { sure } from '../../../shared/sure';
+import { phrase, type Phrase } from '../../../shared/words';
 
 export type GridRow = Api<'ListRowView'>;
 export type Checked = Api<'CheckedListView'>;
 type OwnField = 'givenName' | 'familyName' | 'grade' | 'level' | 'class' | 'guardianMail' | 'sourceId';
 export type FieldKey = OwnField | ReaderDetail;
 
-export const fields: { key: FieldKey; name: string; width: number }[] = [
-  { key: 'givenName', name: 'Given name', width: 150 },
-  { key: 'familyName', name: 'Family name', width: 150 },
-  { key: 'grade', name: 'Grade', width: 80 },
-  { key: 'level', name: 'Level', width: 90 },
-  { key: 'class', name: 'Class', width: 110 },
-  { key: 'guardianMail', name: 'Guardian’s e-mail', width: 190 },
+export const fields: { key: FieldKey; name: Phrase; width: number }[] = [
+  { key: 'givenName', name: phrase('Given name'), width: 150 },
+  { key: 'familyName', name: phrase('Family name'), width: 150 },
+  { key: 'grade', name: phrase('Grade'), width: 80 },
+  { key: 'level', name: phrase('Level'), width: 90 },
+  { key: 'class', name: phrase('Class'), width: 110 },
+  { key: 'guardianMail', name: phrase('Guardian’s email'), width: 190 },
   ...readerDetails.map((key) => ({ key, name: detailNames[key], width: 120 })),
-  { key: 'sourceId', name: 'Id', width: 90 },
+  { key: 'sourceId', name: phrase('Id'), width: 90 },
 ];
 
 export const emptyRow: GridRow = {

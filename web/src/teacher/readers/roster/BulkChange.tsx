@@ -48,7 +48,7 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
         const moved = await ok(
           api.PUT('/classes/{classId}/groups', { params: { path: { classId: roster.id } }, body: { groups: next } }),
         );
-        said(t('Put {{count}} readers into {{group}}', { count: ids.length, group }), moved.changeId);
+        said(t('Added {{count}} readers to {{group}}', { count: ids.length, group }), moved.changeId);
       }
       if (details) {
         const done = await ok(
@@ -83,19 +83,19 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
             value={grade}
             set={setGrade}
             options={[
-              { value: '', label: t('as it is') },
+              { value: '', label: t('unchanged') },
               ...Array.from({ length: 13 }, (_, g) => ({ value: String(g), label: g === 0 ? 'K' : g })),
             ]}
           />
           <TextField
             label={t('Level')}
             error={fieldOf(error, 'level')}
-            placeholder={t('as it is')}
+            placeholder={t('unchanged')}
             value={level}
             set={setLevel}
           />
           <Select
-            label={t('Level is in')}
+            label={t('Level unit')}
             value={system}
             set={setSystem}
             options={roster.systems.map((s) => ({ value: s, label: s }))}
@@ -121,7 +121,7 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
               label={t('Group')}
               value={group}
               set={setGroup}
-              options={[{ value: '', label: t('as it is') }, ...groups.map((g) => ({ value: g.name, label: g.name }))]}
+              options={[{ value: '', label: t('unchanged') }, ...groups.map((g) => ({ value: g.name, label: g.name }))]}
             />
           )}
           <Select
@@ -129,7 +129,7 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
             value={kind}
             set={(value) => setKind(value as SecretKind | '')}
             options={[
-              { value: '', label: t('as it is') },
+              { value: '', label: t('unchanged') },
               ...secretKinds.map((k) => ({ value: k, label: kindName(k) })),
             ]}
           />

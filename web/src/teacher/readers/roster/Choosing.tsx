@@ -68,7 +68,7 @@ export function Choosing({ roster }: { roster: Roster }) {
   const off = !roster.mayChange;
   return (
     <Card aria-labelledby="choosing">
-      <h2 id="choosing">{t('What readers may choose')}</h2>
+      <h2 id="choosing">{t('Reader choice')}</h2>
       <Show query={rules}>
         {(said) => {
           const r = wanted ?? said;
@@ -80,13 +80,13 @@ export function Choosing({ roster }: { roster: Roster }) {
           return (
             <>
               <Checkbox checked={r.open} disabled={off} set={(on) => set({ open: on })}>
-                {t('Readers may choose texts for themselves')}
+                {t('Readers can choose texts themselves')}
               </Checkbox>
               {r.open && (
                 <>
                   <FieldRow>
                     <Select
-                      label={t('How deep')}
+                      label={t('Depth')}
                       disabled={off}
                       value={r.depth}
                       set={(value) =>
@@ -107,7 +107,7 @@ export function Choosing({ roster }: { roster: Roster }) {
                       options={sorts.map(([k, name]) => ({ value: k, label: t(name) }))}
                     />
                     <Select
-                      label={t('Open at once, at most')}
+                      label={t('Most open at once')}
                       disabled={off}
                       value={r.mostOpen}
                       set={(value) => set({ mostOpen: Number(value) })}
@@ -138,14 +138,14 @@ export function Choosing({ roster }: { roster: Roster }) {
                   </details>
                   <p className="text-soft text-sm" role="status">
                     {r.fewest === r.most
-                      ? t('Each reader has {{count}} texts to choose from, less those they have had.', {
+                      ? t('Each reader can choose from {{count}} texts, minus those they have had.', {
                           count: r.most,
                         })
-                      : t('Each reader has {{fewest}} to {{most}} texts to choose from, less those they have had.', {
+                      : t('Each reader can choose from {{fewest}} to {{most}} texts, minus those they have had.', {
                           fewest: r.fewest,
                           most: r.most,
                         })}
-                    {r.fewest === 0 && ` ${t('Some have none: allow easier texts, or bring some in.')}`}
+                    {r.fewest === 0 && ` ${t('Some readers have none. Allow easier texts, or import some.')}`}
                     {kept && ` ${t('Saved.')}`}
                   </p>
                 </>

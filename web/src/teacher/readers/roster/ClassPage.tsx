@@ -7,7 +7,7 @@ import { keys } from '../../../shared/keys';
 import { useSignInBy } from '../../../shared/session';
 import { useOnce } from '../../../shared/once';
 import { partsToGive, partWords, type Part } from '../../../shared/parts';
-import { t } from '../../../shared/words';
+import { phrase, t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { RosterTabs } from '../RosterTabs';
 import { Choosing } from './Choosing';
@@ -103,7 +103,9 @@ function Details({ roster }: { roster: Roster }) {
           set={(value) => setForm({ ...form, lastDay: value })}
         />
       </FieldRow>
-      <p className="text-soft text-sm">{t('Empty: the whole school year {{year}}', { year: roster.yearName })}</p>
+      <p className="text-soft text-sm">
+        {t('Optional. Without a date, the whole school year {{year}}.', { year: roster.yearName })}
+      </p>
       {roster.mayChange && (
         <Row end>
           <Button look="main" type="submit" disabled={same}>
@@ -132,26 +134,28 @@ function Code({ roster }: { roster: Roster }) {
       <h2 id="code">{t('Class code')}</h2>
       <p className="text-2xl font-bold tracking-[0.12em]">{roster.code}</p>
       <p className="text-soft text-sm">
-        {t('Readers open {{address}} and type it. They may also ask to join with it; you decide.', {
+        {t('Readers open {{address}} and type it. They can also ask to join; you decide.', {
           address: `${location.host}/read`,
         })}
       </p>
       <Row>
-        <Button onClick={() => void handOver()}>{t('Hand this device to the class')}</Button>
+        <Button onClick={() => void handOver()}>{t('Hand device to class')}</Button>
         {roster.mayChange && (
           <Button
             onClick={() =>
               change.mutate(() => ok(api.POST('/classes/{classId}/code', { params: { path: { classId: roster.id } } })))
             }
           >
-            {t('Renew the code')}
+            {t('Replace code')}
           </Button>
         )}
       </Row>
       <p className="text-soft text-sm">
         {t(
-          'Handing over signs you out here and shows the name tiles. Coming back takes your password. A ' +
-            'renewed code makes printed cards wrong.',
+          phrase(
+            'Handing over signs you out and shows the name tiles. Your password brings you back. ' +
+              'Replacing the code makes printed cards invalid.',
+          ),
         )}
       </p>
     </Card>
@@ -177,7 +181,7 @@ function Adults({ roster }: { roster: Roster }) {
   const roles = partsToGive.map((r) => ({ value: r, label: t(partWords[r]) }));
   return (
     <Card aria-labelledby="adults">
-      <h2 id="adults">{t('Who teaches this class')}</h2>
+      <h2 id="adults">{t('Teachers')}</h2>
       <ul className="divide-line divide-y [&>li]:flex [&>li]:items-center [&>li]:gap-2 [&>li]:py-1">
         {roster.adults.map((a) => (
           <li key={a.adultId}>
@@ -187,7 +191,7 @@ function Adults({ roster }: { roster: Roster }) {
             {roster.mayChange ? (
               <>
                 <Select
-                  label={t('Part of {{name}}', { name: a.name })}
+                  label={t('Role of {{name}}', { name: a.name })}
                   bare
                   value={a.role}
                   set={(part) => set(a.adultId, part)}
@@ -204,9 +208,9 @@ function Adults({ roster }: { roster: Roster }) {
                       ),
                     )
                   }
-                  aria-label={t('Take {{name}} off the class', { name: a.name })}
+                  aria-label={t('Remove {{name}} from class', { name: a.name })}
                 >
-                  {t('Take off')}
+                  {t('Remove')}
                 </Button>
               </>
             ) : (
@@ -217,8 +221,10 @@ function Adults({ roster }: { roster: Roster }) {
       </ul>
       <p className="text-soft text-sm">
         {t(
-          'Teachers and co-teachers do everything. Assistants see the class and may take checks and ' +
-            'running records; they do not change the roster.',
+          phrase(
+            'Teachers and co-teachers can do everything. Assistants see the class and can take running ' +
+              'records, but cannot change the roster.',
+          ),
         )}
       </p>
       {roster.mayChange && (
@@ -252,11 +258,11 @@ function Adults({ roster }: { roster: Roster }) {
             value={who}
             set={setWho}
             options={[
-              { value: '', label: t('Choose a colleague') },
+              { value: '', label: t('Choose colleague') },
               ...others.map((c) => ({ value: c.id, label: c.name })),
             ]}
           />
-          <Select label={t('Part')} bare value={role} set={setRole} options={roles} />
+          <Select label={t('Role')} bare value={role} set={setRole} options={roles} />
           <Button
             disabled={!who}
             onClick={() => {
@@ -291,17 +297,17 @@ function End({ roster }: { roster: Roster }) {
         }),
       );
       once.done();
-      return { ...made, sentence: t('Copied to {{name}}', { name }), asked: 0 };
+      return { ...made, sentence: t('Duplicated as {{name}}', { name }), asked: 0 };
     });
   return (
     <Card aria-labelledby="end">
-      <h2 id="end">{t('Copy or close')}</h2>
+      <h2 id="end">{t('Duplicate or archive')}</h2>
       <div className="flex flex-wrap items-center gap-2">
-        <TextField label={t('Name of the copy')} bare value={name} set={setName} />
+        <TextField label={t('Name of new class')} bare value={name} set={setName} />
         <Checkbox checked={withReaders} set={setWithReaders}>
-          {t('with its readers')}
+          {t('Include readers')}
         </Checkbox>
-        <Button onClick={copy}>{t('Copy the class')}</Button>
+        <Button onClick={copy}>{t('Duplicate class')}</Button>
       </div>
       <Row>
         <Button
@@ -315,10 +321,10 @@ function End({ roster }: { roster: Roster }) {
             )
           }
         >
-          {roster.closed ? t('Open the class again') : t('Close the class')}
+          {roster.closed ? t('Restore class') : t('Archive class')}
         </Button>
         <span className="text-soft text-sm">
-          {t('A closed class keeps everything; readers can no longer sign in with its code.')}
+          {t('An archived class keeps everything. Readers can no longer sign in with its code.')}
         </span>
       </Row>
     </Card>

@@ -95,12 +95,12 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
     else choose(row);
   };
   return (
-    <Dialog title={t('From the school’s readers')} close={close} wide>
+    <Dialog title={t('Add from school')} close={close} wide>
       <div className="flex flex-wrap items-center gap-2">
         <SearchField
           label={t('Name')}
           autoFocus
-          placeholder={t('Type a name; Enter takes the marked one')}
+          placeholder={t('Type a name; Enter adds the highlighted one')}
           value={asked}
           onKeyDown={onKey}
           set={(value) => {
@@ -140,7 +140,7 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
               <Button
                 size="sm"
                 onClick={() => setChosen(chosen.filter((c) => c.id !== r.id))}
-                aria-label={t('Put {{name}} back', { name: r.givenName })}
+                aria-label={t('Remove {{name}} from tray', { name: r.givenName })}
               >
                 {r.givenName} {r.familyName} ×
               </Button>
@@ -172,16 +172,14 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
       </ul>
       {elsewhere > 0 && (
         <p className="text-soft text-sm" role="status">
-          {t('{{count}} readers are in other classes: you ask for them, and their teachers answer.', {
+          {t('{{count}} readers are in other classes. You request them and their teachers decide.', {
             count: elsewhere,
           })}
         </p>
       )}
       {found.data && rows.length === 0 && (
         <p className="text-soft text-sm">
-          {asked
-            ? t('Nobody of this name is at the school outside this class.')
-            : t('Everybody of the school is in this class.')}
+          {asked ? t('No one else at the school has this name.') : t('Every reader at the school is in this class.')}
         </p>
       )}
       <DialogFoot>

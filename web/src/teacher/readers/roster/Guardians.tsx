@@ -7,7 +7,7 @@ import { type Api, api, ok, sentence } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
-import { t } from '../../../shared/words';
+import { phrase, say, t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { RosterTabs } from '../RosterTabs';
 import { Button } from '../../../ui/Button';
@@ -23,14 +23,14 @@ const none: Row[] = [];
 
 const codeWords = (r: Row) =>
   r.codeWithdrawn
-    ? t('withdrawn')
+    ? t('taken back')
     : r.codeUntil == null
       ? t('no letter yet')
       : new Date(r.codeUntil) < new Date()
         ? t('expired')
         : r.codeUsed
           ? t('used, until {{day}}', { day: dayOf(r.codeUntil) })
-          : t('open until {{day}}', { day: dayOf(r.codeUntil) });
+          : t('valid until {{day}}', { day: dayOf(r.codeUntil) });
 
 /** Who follows which reader, and the codes in the letters. */
 export default function Guardians() {
@@ -51,7 +51,7 @@ export default function Guardians() {
         }),
       ),
     onSuccess: (done) => {
-      toast.success(done.sentence);
+      toast.success(say(done.sentence));
       void changed('guardians');
     },
     onError: (e) => toast.error(sentence(e)),
@@ -65,7 +65,7 @@ export default function Guardians() {
         }),
       ),
     onSuccess: (done) => {
-      toast.success(t('Sent {{count}} letters by e-mail', { count: done.sent }));
+      toast.success(t('Sent {{count}} letters by email', { count: done.sent }));
       void changed('guardians');
     },
     onError: (e) => toast.error(sentence(e)),
@@ -75,16 +75,21 @@ export default function Guardians() {
   const columns: Column<Row>[] = [
     {
       key: 'name',
-      name: 'Reader',
+      name: phrase('Reader'),
       by: (r) => `${r.givenName} ${r.familyName}`.toLowerCase(),
       show: (r) => `${r.givenName} ${r.familyName}`,
     },
-    { key: 'guardians', name: 'Guardians', by: (r) => r.guardians, show: (r) => r.guardians || '–' },
-    { key: 'mail', name: 'E-mail on the roster', by: (r) => r.guardianMail ?? '', show: (r) => r.guardianMail ?? '–' },
-    { key: 'code', name: 'Code in the letter', by: codeWords, show: codeWords },
+    { key: 'guardians', name: phrase('Guardians'), by: (r) => r.guardians, show: (r) => r.guardians || '–' },
+    {
+      key: 'mail',
+      name: phrase('Email on roster'),
+      by: (r) => r.guardianMail ?? '',
+      show: (r) => r.guardianMail ?? '–',
+    },
+    { key: 'code', name: phrase('Code in the letter'), by: codeWords, show: codeWords },
     {
       key: 'do',
-      name: 'Letter and code',
+      name: phrase('Letter and code'),
       show: (r) => (
         <span className="flex flex-wrap items-center gap-2">
           <Button asChild size="sm">
@@ -101,25 +106,25 @@ export default function Guardians() {
             <Button
               size="sm"
               disabled={invite.isPending}
-              aria-label={t('Invite the guardians of {{name}} by e-mail', { name: r.givenName })}
+              aria-label={t('Invite guardians of {{name}} by email', { name: r.givenName })}
               onClick={() => invite.mutate([r.readerId])}
             >
-              {t('Invite by e-mail')}
+              {t('Invite by email')}
             </Button>
           )}
           {r.codeUntil && !r.codeWithdrawn && (
             <Button
               size="sm"
-              aria-label={t('Withdraw the code of {{name}}', { name: r.givenName })}
+              aria-label={t('Take back code of {{name}}', { name: r.givenName })}
               onClick={() => withdraw.mutate({ id: r.readerId, guardians: false })}
             >
-              {t('Withdraw the code')}
+              {t('Take back code')}
             </Button>
           )}
           {r.guardians && (
             <Button
               size="sm"
-              aria-label={t('End the guardians of {{name}}', { name: r.givenName })}
+              aria-label={t('End guardian access to {{name}}', { name: r.givenName })}
               onClick={() => withdraw.mutate({ id: r.readerId, guardians: true })}
             >
               {t('End access')}
@@ -159,7 +164,7 @@ export default function Guardians() {
         <ColumnsMenu of={list} />
         {reached.length > 0 && (
           <Button disabled={invite.isPending} onClick={() => invite.mutate(reached)}>
-            {t('Invite {{count}} by e-mail', { count: reached.length })}
+            {t('Invite {{count}} by email', { count: reached.length })}
           </Button>
         )}
         <Button asChild>
@@ -167,13 +172,13 @@ export default function Guardians() {
             <Printer size={20} aria-hidden />
             {picks.picked.length > 0
               ? t('{{count}} letters', { count: picks.picked.length })
-              : t('Letters for the whole class')}
+              : t('Print letters for class')}
           </a>
         </Button>
       </PageHead>
       {!data.mayChangeRoster ? (
         <Empty title={t('Only teachers see guardians')}>
-          <p>{t('Assistants see the readers, but not who follows them at home.')}</p>
+          <p>{t('Assistants see readers but not their guardians.')}</p>
         </Empty>
       ) : (
         <Show query={rows}>
@@ -182,7 +187,7 @@ export default function Guardians() {
               <DataTableView of={list} label={t('Guardians')} />
               <TableFoot of={list} counted={(n, count) => t('{{n}} of {{count}} readers', { n, count })}>
                 <span className="text-soft">
-                  {t('Guardians see their own child only: level in words, readings, goals')}
+                  {t('Guardians see only their own child: level in words, reading and goals')}
                 </span>
               </TableFoot>
             </>

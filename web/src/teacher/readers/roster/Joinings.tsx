@@ -23,7 +23,7 @@ export function Joinings({ roster }: { roster: Roster }) {
   return (
     <Notice aria-label={t('Asking to join')}>
       <Row>
-        <b>{t('{{count}} ask to join by the class code', { count: roster.joinings.length })}</b>
+        <b>{t('{{count}} readers ask to join with the class code', { count: roster.joinings.length })}</b>
         <Select
           label={t('Grade')}
           inline
@@ -41,16 +41,16 @@ export function Joinings({ roster }: { roster: Roster }) {
             <Button
               size="sm"
               onClick={() => decide(j.id, true)}
-              aria-label={t('Take {{name}} in', { name: j.givenName })}
+              aria-label={t('Approve {{name}}', { name: j.givenName })}
             >
-              {t('Take in')}
+              {t('Approve')}
             </Button>
             <Button
               size="sm"
               onClick={() => decide(j.id, false)}
-              aria-label={t('Set {{name}} aside', { name: j.givenName })}
+              aria-label={t('Decline {{name}}', { name: j.givenName })}
             >
-              {t('Set aside')}
+              {t('Decline')}
             </Button>
           </li>
         ))}

@@ -7,7 +7,7 @@ import { type Api, api, ok, sentence } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { keys } from '../../../shared/keys';
 import { teaches } from '../../../shared/parts';
-import { t } from '../../../shared/words';
+import { named, phrase, t } from '../../../shared/words';
 import { type ReaderRow } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
 import { useTray } from '../../tray/useTray';
@@ -48,7 +48,7 @@ export default function Lists() {
     mutationFn: (l: List) =>
       ok(api.DELETE('/classes/{classId}/lists/{listId}', { params: { path: { classId: data.id, listId: l.id } } })),
     onSuccess: (_, l) => {
-      toast.success(t('Took the list {{name}} away', { name: l.name }), {
+      toast.success(t('Deleted list {{name}}', { name: l.name }), {
         duration: 15_000,
         action: { label: t('Undo'), onClick: () => save.mutate(l) },
       });
@@ -82,11 +82,11 @@ export default function Lists() {
         {may && (
           <>
             <Button onClick={() => setEditing({ ...fresh([]), filter: { asked: '' } })}>
-              {t('New list by a filter')}
+              {t('New list from filter')}
             </Button>
             <Button look="main" onClick={() => setEditing(fresh(tray.readers))}>
               {tray.readers.length > 0
-                ? t('New list of the {{count}} picked up', { count: tray.readers.length })
+                ? t('New list of {{count}} in tray', { count: tray.readers.length })
                 : t('New list')}
             </Button>
           </>
@@ -98,8 +98,10 @@ export default function Lists() {
             <Empty title={t('No lists yet')}>
               <p>
                 {t(
-                  'A list holds readers you want together for a while: a book club, early sign-ins, who needs a ' +
-                    'letter. It changes nothing for the readers.',
+                  phrase(
+                    'A list keeps readers together for a while: a book club, early sign-ins, letters to send. ' +
+                      'Readers never see it.',
+                  ),
                 )}
               </p>
             </Empty>
@@ -118,7 +120,7 @@ export default function Lists() {
                       <ListMark name={l.mark} /> {l.name}{' '}
                       <span className="font-ui text-soft text-sm font-normal">
                         {t('{{count}} readers', { count: members.length })}
-                        {l.filter && `, ${t('keeps itself: {{asked}}', { asked: l.filter.asked || t('everybody') })}`}
+                        {l.filter && `, ${t('updates itself: {{asked}}', { asked: l.filter.asked || t('all') })}`}
                       </span>
                     </h2>
                     {l.note && <p>{l.note}</p>}
@@ -140,7 +142,7 @@ export default function Lists() {
                           )
                         }
                       >
-                        {t('Pick up')}
+                        {t('Add to tray')}
                       </Button>
                       {may && (
                         <>
@@ -166,9 +168,9 @@ export default function Lists() {
                           <Button
                             size="sm"
                             onClick={() => drop.mutate(l)}
-                            aria-label={t('Take the list {{name}} away', { name: l.name })}
+                            aria-label={t('Delete list {{name}}', { name: l.name })}
                           >
-                            {t('Take away')}
+                            {t('Remove')}
                           </Button>
                         </>
                       )}
@@ -210,7 +212,7 @@ function ListDialog({
   const on = (id: string) => form.readerIds.includes(id);
   const shown = form.filter ? readers.filter((r) => readerMatches(r, sure(form.filter).asked)) : readers;
   return (
-    <Dialog title={list.name ? t('Change {{name}}', { name: list.name }) : t('New list')} close={close}>
+    <Dialog title={list.name ? t('Edit {{name}}', { name: list.name }) : t('New list')} close={close}>
       <Form
         onSubmit={(e) => {
           e.preventDefault();
@@ -224,9 +226,9 @@ function ListDialog({
           value={form.name}
           set={(value) => setForm({ ...form, name: value })}
         />
-        <FieldSet legend={t('Mark')} framed>
+        <FieldSet legend={t('Symbol')} framed>
           <Radios
-            label={t('Mark')}
+            label={t('Symbol')}
             value={form.mark}
             set={(mark) => setForm({ ...form, mark })}
             options={marks.map((m) => ({
@@ -234,7 +236,7 @@ function ListDialog({
               label: (
                 <span className="inline-flex items-center gap-1.5">
                   <ListMark name={m} />
-                  {t(m)}
+                  {named(m)}
                 </span>
               ),
             }))}
@@ -248,9 +250,12 @@ function ListDialog({
         />
         {form.filter ? (
           <TextField
-            label={t('Readers whose row has')}
+            label={t('Include readers matching')}
             hint={t(
-              '{{count}} readers now. A name, a group or a signal, such as “nothing read”; the list follows by itself.',
+              phrase(
+                '{{count}} readers now. Use a name, group or signal, such as “nothing read”. The list ' +
+                  'updates itself.',
+              ),
               { count: shown.length },
             )}
             maxLength={100}
@@ -282,7 +287,7 @@ function ListDialog({
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit" disabled={!form.name.trim()}>
-            {t('Save the list')}
+            {t('Save list')}
           </Button>
         </DialogFoot>
       </Form>

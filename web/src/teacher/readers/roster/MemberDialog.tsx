@@ -105,7 +105,7 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
                 ),
               )}
             </FieldRow>
-            {text('guardianMail', t('Guardian’s e-mail'))}
+            {text('guardianMail', t('Guardian’s email'))}
             <SupportFields value={form.supports} change={(supports) => setForm({ ...form, supports })} />
           </div>
           <div>
@@ -118,7 +118,7 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
         </div>
         {other ? (
           <ErrorText>
-            {sentence(error)} {t('What you typed is kept.')}
+            {sentence(error)} {t('What you typed is still here.')}
           </ErrorText>
         ) : null}
         <DialogFoot>

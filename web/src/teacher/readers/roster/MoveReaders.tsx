@@ -38,18 +38,18 @@ export function MoveReaders({ roster, members, close }: { roster: Roster; member
       <p>{members.map((m) => m.givenName).join(', ')}</p>
       {classes.length === 0 ? (
         <p className="text-soft text-sm">
-          {t('You have no other class. Make one first, or ask a school lead to move them.')}
+          {t('You have no other class. Create one, or ask a school lead to move them.')}
         </p>
       ) : (
         <Select
-          label={t('To the class')}
+          label={t('Move to')}
           value={to}
           set={setTo}
           options={[{ value: '', label: t('Choose') }, ...classes.map((c) => ({ value: c.id, label: c.name }))]}
         />
       )}
       <p className="text-soft text-sm">
-        {t('From today. What they read and did goes with them; work given in {{name}} stays listed there.', {
+        {t('Starts today. Their work goes with them; assignments from {{name}} stay listed there.', {
           name: roster.name,
         })}
       </p>

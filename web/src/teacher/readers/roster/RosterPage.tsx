@@ -5,7 +5,7 @@ import { api, ok } from '../../../shared/api';
 import { dayOf } from '../../../shared/format';
 import { kindName } from '../../../shared/Secret';
 import { partWords, type Part } from '../../../shared/parts';
-import { t } from '../../../shared/words';
+import { phrase, t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { useTray } from '../../tray/useTray';
 import { RosterTabs } from '../RosterTabs';
@@ -36,27 +36,27 @@ export default function RosterPage() {
 const columns: Column<Member>[] = [
   {
     key: 'name',
-    name: 'Reader',
+    name: phrase('Reader'),
     by: (m) => `${m.givenName} ${m.familyName}`.toLowerCase(),
     show: (m) => `${m.givenName} ${m.familyName}`,
   },
-  { key: 'grade', name: 'Grade', by: (m) => m.grade, show: (m) => (m.grade === 0 ? 'K' : String(m.grade)) },
-  { key: 'user', name: 'User name', by: (m) => m.userName, show: (m) => m.userName },
-  { key: 'secret', name: 'Signs in with', by: (m) => m.secretKind, show: (m) => kindName(m.secretKind) },
+  { key: 'grade', name: phrase('Grade'), by: (m) => m.grade, show: (m) => (m.grade === 0 ? 'K' : String(m.grade)) },
+  { key: 'user', name: phrase('User name'), by: (m) => m.userName, show: (m) => m.userName },
+  { key: 'secret', name: phrase('Signs in with'), by: (m) => m.secretKind, show: (m) => kindName(m.secretKind) },
   {
     key: 'last',
-    name: 'Last signed in',
+    name: phrase('Last signed in'),
     by: (m) => m.signedInAt ?? '',
     show: (m) => (m.signedInAt ? dayOf(m.signedInAt) : t('never')),
   },
   {
     key: 'supports',
-    name: 'Supports',
+    name: phrase('Supports'),
     by: (m) => -supportWords(m.supports).length,
     show: (m) => supportWords(m.supports).join(', ') || '–',
   },
-  { key: 'guardians', name: 'Guardians', by: (m) => -m.guardians, show: (m) => String(m.guardians || '–') },
-  { key: 'since', name: 'Since', by: (m) => m.since, show: (m) => dayOf(m.since) },
+  { key: 'guardians', name: phrase('Guardians'), by: (m) => -m.guardians, show: (m) => String(m.guardians || '–') },
+  { key: 'since', name: phrase('Since'), by: (m) => m.since, show: (m) => dayOf(m.since) },
 ];
 
 const matches = (m: Member, asked: string) =>
@@ -88,14 +88,14 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
       {roster.mayChange && <TakingIn roster={roster} />}
       {roster.mayChange && picked.length > 0 && <WithPicked roster={roster} picked={picked} show={setDialog} />}
       {roster.members.length === 0 ? (
-        <Empty title={t('Nobody is in this class yet')}>
-          <p>{t('Type or paste a whole list, choose a file, or find readers the school has already.')}</p>
+        <Empty title={t('No readers yet')}>
+          <p>{t('Type or paste a list, choose a file, or find readers already at the school.')}</p>
           {roster.mayChange && (
             <Row>
               <Button asChild look="main">
                 <Link to={`/class/${roster.id}/readers/many`}>{t('Add many readers')}</Link>
               </Button>
-              <Button onClick={() => setDialog('school')}>{t('From the school’s readers…')}</Button>
+              <Button onClick={() => setDialog('school')}>{t('From school…')}</Button>
             </Row>
           )}
         </Empty>
@@ -106,8 +106,8 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
       <TableFoot of={list} counted={(n, count) => t('{{n}} of {{count}} readers', { n, count })}>
         <span className="text-soft ml-auto">
           {roster.mayChange
-            ? t('A name opens details, supports and sign-in')
-            : t('You are {{part}} here and may not change the roster', { part: t(partWords[part]) })}
+            ? t('Open a name for details, supports and sign-in')
+            : t('As {{part}} you cannot change the roster', { part: t(partWords[part]) })}
         </span>
       </TableFoot>
       {open && <MemberDialog roster={roster} member={open} close={() => setOpen(null)} />}
@@ -157,19 +157,17 @@ function Head({
       )}
       <Menu label={t('Take out')} icon={<DownloadSimple size={20} aria-hidden />}>
         <MenuItem asChild>
-          <a href={`/api/classes/${roster.id}/roster.xlsx`}>{t('As XLSX')}</a>
+          <a href={`/api/classes/${roster.id}/roster.xlsx`}>{t('Export XLSX')}</a>
         </MenuItem>
         <MenuItem asChild>
-          <a href={`/api/classes/${roster.id}/roster.csv`}>{t('As CSV')}</a>
+          <a href={`/api/classes/${roster.id}/roster.csv`}>{t('Export CSV')}</a>
         </MenuItem>
       </Menu>
       {roster.mayChange && (
         <Menu look="main" label={t('Add readers')} icon={<Plus size={20} aria-hidden />}>
           <MenuItem onSelect={() => void navigate(`/class/${roster.id}/readers?add=1`)}>{t('One reader…')}</MenuItem>
-          <MenuItem onSelect={() => void navigate(`/class/${roster.id}/readers/many`)}>
-            {t('Many: type, paste or a file…')}
-          </MenuItem>
-          <MenuItem onSelect={() => show('school')}>{t('From the school’s readers…')}</MenuItem>
+          <MenuItem onSelect={() => void navigate(`/class/${roster.id}/readers/many`)}>{t('Many readers…')}</MenuItem>
+          <MenuItem onSelect={() => show('school')}>{t('From school…')}</MenuItem>
         </Menu>
       )}
     </PageHead>
@@ -185,8 +183,8 @@ function WithPicked({ roster, picked, show }: { roster: Roster; picked: Member[]
       ok(api.POST('/classes/{classId}/remove', { params: { path: { classId: roster.id } }, body: { readerIds } })),
     );
   return (
-    <Notice kind="action" row role="group" aria-label={t('With the readers picked up')}>
-      <b>{t('{{count}} picked up', { count: picked.length })}:</b>
+    <Notice kind="action" row role="group" aria-label={t('Readers in tray')}>
+      <b>{t('{{count}} in tray', { count: picked.length })}:</b>
       <Button size="sm" onClick={() => show('bulk')}>
         {t('Change…')}
       </Button>
@@ -194,7 +192,7 @@ function WithPicked({ roster, picked, show }: { roster: Roster; picked: Member[]
         {t('Move to a class…')}
       </Button>
       <Button size="sm" onClick={takeOut}>
-        {t('Take out of the class')}
+        {t('Remove from class')}
       </Button>
     </Notice>
   );
@@ -206,7 +204,7 @@ function Former({ roster }: { roster: Roster }) {
   return (
     <details className="border-line max-h-40 overflow-auto border-t px-4 py-2.5">
       <summary className="cursor-pointer leading-6">
-        {t('{{count}} readers were in this class before', { count: roster.former.length })}
+        {t('{{count}} former readers', { count: roster.former.length })}
       </summary>
       <ul>
         {roster.former.map((m) => (
@@ -230,9 +228,9 @@ function Former({ roster }: { roster: Roster }) {
                     ),
                   )
                 }
-                aria-label={t('Bring {{name}} back', { name: m.givenName })}
+                aria-label={t('Restore {{name}}', { name: m.givenName })}
               >
-                {t('Bring back')}
+                {t('Restore')}
               </Button>
             )}
           </li>
@@ -256,7 +254,7 @@ function PrintMenu({ classId, picked, letters }: { classId: string; picked: stri
   return (
     <Menu label={t('Print')} icon={<Printer size={20} aria-hidden />}>
       <MenuLabel>
-        {picked.length > 0 ? t('For the {{count}} picked up', { count: picked.length }) : t('For the whole class')}
+        {picked.length > 0 ? t('For {{count}} in tray', { count: picked.length }) : t('For the whole class')}
       </MenuLabel>
       {item('Cards', 'a4', t('Sign-in cards, 8 to an A4 page'))}
       {item('Cards', 'letter', t('Sign-in cards, 8 to a Letter page'))}

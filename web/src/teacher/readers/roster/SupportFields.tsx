@@ -13,7 +13,7 @@ export function SupportFields({ value, change }: { value: Supports; change: (nex
   );
   return (
     <FieldSet legend={t('Supports')} framed className="flex flex-wrap gap-x-4 gap-y-1.5">
-      {tick('readAloud', t('Read aloud'))}
+      {tick('readAloud', t('Listen'))}
       {tick('hideTimer', t('Hidden timer'))}
       {tick('oneChoice', t('One choice at a time'))}
       {tick('retry', t('One more try'))}
@@ -24,7 +24,7 @@ export function SupportFields({ value, change }: { value: Supports; change: (nex
         set={(moreTime) => change({ ...value, moreTime })}
         options={[...new Set([100, 125, 150, 200, value.moreTime])]
           .sort((a, b) => a - b)
-          .map((n) => ({ value: n, label: n === 100 ? t('as usual') : t('{{n}} %', { n }) }))}
+          .map((n) => ({ value: n, label: n === 100 ? t('as usual') : t('{{n}}%', { n }) }))}
       />
       <Select
         label={t('Text size')}

@@ -15,18 +15,18 @@ export function TakingIn({ roster }: { roster: Roster }) {
       {roster.guessing && (
         <p className="px-4 py-2" role="status">
           <b>
-            {t('Someone has tried wrong secrets in this class again and again, last at {{time}}.', {
+            {t('Someone has tried many wrong secrets in this class, last at {{time}}.', {
               time: `${dayOf(roster.guessing)} ${timeOf(roster.guessing)}`,
             })}
           </b>{' '}
-          {t('If it was not your readers, give the class a new code under “Class”.')}
+          {t('If it was not your readers, replace the code under “Class”.')}
         </p>
       )}
       <Requests asked={roster.askedOfUs} />
       {roster.weAsked.length > 0 && (
-        <Notice aria-label={t('Asked for')}>
+        <Notice aria-label={t('Requested')}>
           <p>
-            <b>{t('You asked for {{count}} readers of other classes', { count: roster.weAsked.length })}</b>
+            <b>{t('You requested {{count}} readers from other classes', { count: roster.weAsked.length })}</b>
           </p>
           <ul className="flex flex-wrap gap-x-6 gap-y-1.5 [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1.5">
             {roster.weAsked.map((a) => (
@@ -44,12 +44,12 @@ function Waiting({ asked }: { asked: Asked }) {
   const back = () =>
     change.mutate(async () => {
       await ok(api.DELETE('/taking-in/{takingInId}', { params: { path: { takingInId: asked.id } } }));
-      return { changeId: null, sentence: t('{{name}} is not asked for any more', { name: nameOf(asked) }), asked: 0 };
+      return { changeId: null, sentence: t('Took back request for {{name}}', { name: nameOf(asked) }), asked: 0 };
     });
   return (
     <li>
       <b>{nameOf(asked)}</b> <span className="text-soft">{asked.from}</span>{' '}
-      <Button size="sm" onClick={back} aria-label={t('Take back the request for {{name}}', { name: asked.givenName })}>
+      <Button size="sm" onClick={back} aria-label={t('Take back request for {{name}}', { name: asked.givenName })}>
         {t('Take back')}
       </Button>
     </li>
@@ -65,22 +65,22 @@ export function Requests({ asked }: { asked: Asked[] }) {
       ok(api.POST('/taking-in/{takingInId}', { params: { path: { takingInId: a.id } }, body: { accept, move } })),
     );
   return (
-    <Notice aria-label={t('Asked of you')}>
+    <Notice aria-label={t('Requests to you')}>
       <p>
-        <b>{t('Colleagues ask for {{count}} readers', { count: asked.length })}</b>
+        <b>{t('Colleagues request {{count}} readers', { count: asked.length })}</b>
       </p>
       <ul className="flex flex-wrap gap-x-6 gap-y-1.5 [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1.5">
         {asked.map((a) => (
           <li key={a.id}>
             <span>
-              {t('{{who}} asks for {{name}} in {{class}}', { who: a.askedBy, name: nameOf(a), class: a.class })}
+              {t('{{who}} requests {{name}} for {{class}}', { who: a.askedBy, name: nameOf(a), class: a.class })}
             </span>
             <Button
               size="sm"
               onClick={() => decide(a, true)}
-              aria-label={t('Approve {{name}}, in both classes', { name: a.givenName })}
+              aria-label={t('Approve {{name}} for both classes', { name: a.givenName })}
             >
-              {t('Approve, in both classes')}
+              {t('Approve for both classes')}
             </Button>
             <Button
               size="sm"

@@ -4,7 +4,7 @@ import { type Api, api, ok, sentence } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
-import { useSaid } from '../../classQueries';
+import { sentenceOf, useSaid, type Done } from '../../classQueries';
 
 export type Roster = Api<'ClassRosterView'>;
 export type Member = Api<'MemberView'>;
@@ -20,11 +20,11 @@ export function useRosterChange() {
   const changed = useChanged();
   const said = useSaid();
   return useMutation({
-    mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(),
+    mutationFn: (doIt: () => Promise<Done>) => doIt(),
     onSuccess: (done) => {
       said(
         done.changeId && done.asked > 0
-          ? `${done.sentence}. ${t('Asked for {{count}} readers of other classes', { count: done.asked })}`
+          ? `${sentenceOf(done)}. ${t('Requested {{count}} readers from other classes', { count: done.asked })}`
           : done.sentence,
         done.changeId,
       );

@@ -7,7 +7,7 @@ describe('supports', () => {
   it('are told in the order of the fields', () => {
     expect(
       supportWords({ readAloud: true, hideTimer: true, moreTime: 150, textSize: 2, oneChoice: true, retry: true }),
-    ).toEqual(['read aloud', 'hidden timer', '150 % time', 'largest text', 'one choice at a time', 'one more try']);
+    ).toEqual(['listen', 'hidden timer', '150% time', 'largest text', 'one choice at a time', 'one more try']);
     expect(supportWords({ ...noSupports, textSize: 1 })).toEqual(['larger text']);
   });
 });

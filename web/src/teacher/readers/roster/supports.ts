@@ -15,9 +15,9 @@ export const noSupports: Supports = {
 /** A reader's supports in words, for a row. */
 export function supportWords(s: Supports): string[] {
   return [
-    s.readAloud && t('read aloud'),
+    s.readAloud && t('listen'),
     s.hideTimer && t('hidden timer'),
-    s.moreTime > 100 && t('{{n}} % time', { n: s.moreTime }),
+    s.moreTime > 100 && t('{{n}}% time', { n: s.moreTime }),
     s.textSize > 0 && (s.textSize === 1 ? t('larger text') : t('largest text')),
     s.oneChoice && t('one choice at a time'),
     s.retry && t('one more try'),

@@ -61,9 +61,9 @@ export function ProofText({
       {q && (
         <p className="text-soft text-sm">
           {proof
-            ? t('Marked is what proves the answer. Press another sentence to change it, with Shift to take in more.')
-            : t('Press the sentence that proves the answer.')}
-          {q.after && ` ${t('Press a line between paragraphs to ask it there.')}`}
+            ? t('The proof is highlighted. Click another sentence to change it; Shift-click to add more.')
+            : t('Click the sentence that proves the answer.')}
+          {q.after && ` ${t('Click between paragraphs to ask it there.')}`}
         </p>
       )}
       {shown.paragraphs.map((paragraph, p) => (

@@ -18,7 +18,7 @@ export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
   return (
     <>
       <TextArea
-        label={t('What is asked')}
+        label={t('Question')}
         inline
         rows={2}
         maxLength={400}
@@ -65,7 +65,7 @@ export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
         </span>
         {!first && (
           <Checkbox checked={q.evidence} set={(on) => change({ ...q, evidence: on })}>
-            {t('Asks for the proof of the question before')}
+            {t('Asks for proof of the previous question')}
           </Checkbox>
         )}
       </div>
@@ -140,7 +140,7 @@ function Choices({ q, change, form }: Props & { form: ChoicesForm }) {
           <button
             type="button"
             className="hover:bg-sand inline-grid size-7 place-content-center rounded-md"
-            aria-label={t('Take {{name}} out', { name: letter(i) })}
+            aria-label={t('Remove {{name}}', { name: letter(i) })}
             onClick={() => change({ ...q, choices: q.choices.filter((_, k) => k !== i) })}
           >
             <X size={16} aria-hidden />
@@ -194,7 +194,7 @@ function RubricForm({ q, change }: Props) {
         '[&>legend]:text-sm [&>legend]:font-semibold',
       )}
     >
-      <legend>{t('What earns how many marks; two or three count as right')}</legend>
+      <legend>{t('Rubric: what earns each mark; 2 or 3 count as right')}</legend>
       {rubric.marks.map((m, i) => (
         <div key={i} className="grid grid-cols-[24px_1fr] items-center">
           <b>{i}</b>

@@ -9,7 +9,7 @@ export function Tags({ q }: { q: Question }) {
     <span className="border-soft font-ui inline-block rounded-sm border px-1.5 text-sm font-normal">
       {strandName(q.strand)}
       {q.kind !== 'Single' && ` · ${kindName(q.kind)}`}
-      {q.evidence && ` · ${t('proof of the one before')}`}
+      {q.evidence && ` · ${t('proof of previous')}`}
       {q.after && ` · ${t('on the way')}`}
     </span>
   );

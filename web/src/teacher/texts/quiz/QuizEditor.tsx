@@ -7,7 +7,7 @@ import { toast } from 'sonner';
 import { api, ok, sentence } from '../../../shared/api';
 import { strandName } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
-import { t } from '../../../shared/words';
+import { phrase, say, t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { base64 } from '../bring';
 import { useKept } from '../../../shared/useKept';
@@ -40,8 +40,8 @@ export default function QuizEditor() {
         x.mayChange ? (
           <Editor key={x.revision} quiz={x} classId={data.id} />
         ) : (
-          <Empty title={t('This quiz stays as it is')}>
-            <p>{t('Copy the text to change it and its quiz.')}</p>
+          <Empty title={t('This quiz cannot be edited')}>
+            <p>{t('Duplicate the text to edit it and its quiz.')}</p>
             <Button asChild look="main">
               <Link to={`/class/${data.id}/texts/${textId}`}>{t('To the text')}</Link>
             </Button>
@@ -93,7 +93,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
     const had = questions;
     setQuestions(questions.filter((_, i) => i !== at));
     setAt(Math.max(0, at - 1));
-    toast(t('Question {{n}} taken out', { n: at + 1 }), {
+    toast(t('Removed question {{n}}', { n: at + 1 }), {
       action: { label: t('Undo'), onClick: () => setQuestions(had) },
     });
   };
@@ -111,7 +111,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
       // eslint-disable-next-line @tanstack/query/no-rest-destructuring -- a quiz that was read, no query
       setQuestions([...questions, ...formOf({ ...quiz, questions: found.questions }).map((x) => ({ ...x, id: null }))]);
       setAt(questions.length);
-      toast.success(t('{{count}} questions brought in', { count: found.questions.length }), {
+      toast.success(t('Imported {{count}} questions', { count: found.questions.length }), {
         description: found.leftOut.join(' ') || undefined,
       });
     } catch (e) {
@@ -132,11 +132,9 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
       );
       kept.letGo();
       await changed('texts');
-      toast.success(t('Quiz kept'), {
+      toast.success(t('Saved quiz'), {
         description:
-          done.warnings.length > 0
-            ? t('{{count}} remarks were left as they are', { count: done.warnings.length })
-            : undefined,
+          done.warnings.length > 0 ? t('{{count}} remarks still open', { count: done.warnings.length }) : undefined,
       });
       void go(`/class/${classId}/texts/${quiz.textId}`);
     } catch (e) {
@@ -159,7 +157,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
           <Link to={`/class/${classId}/texts/${quiz.textId}`}>{t('Cancel')}</Link>
         </Button>
         <Button look="main" type="submit">
-          {t('Keep the quiz')}
+          {t('Save quiz')}
         </Button>
       </PageHead>
       <div
@@ -177,7 +175,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
         >
           {kept.found && (
             <p className="text-sm" role="status">
-              {t('What you had written here was kept on this device.')}{' '}
+              {t('Restored your unsaved text from this device.')}{' '}
               <Button
                 size="sm"
                 onClick={() => {
@@ -185,7 +183,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
                   setAt(0);
                 }}
               >
-                {t('Begin again')}
+                {t('Discard and start again')}
               </Button>
             </p>
           )}
@@ -206,7 +204,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
                   >
                     <b>{i + 1}</b>
                     <span>
-                      {x.stem || t('(asks nothing yet)')}
+                      {x.stem || t('(no question yet)')}
                       <small>
                         {strandName(x.strand)} · {kindName(x.kind)}
                         {x.after && ` · ${t('on the way')}`}
@@ -226,19 +224,14 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
               );
             })}
           </ol>
-          <Menu label={t('Add a question')}>
+          <Menu label={t('Add question')}>
             {kinds.map((k) => (
               <MenuItem key={k} onSelect={() => add(k)}>
                 <Plus size={16} aria-hidden /> {kindName(k)}
               </MenuItem>
             ))}
           </Menu>
-          <FileButton
-            size="sm"
-            label={t('Bring in questions (QTI)')}
-            accept=".zip"
-            take={(file) => void bringIn(file)}
-          />
+          <FileButton size="sm" label={t('Import questions (QTI)')} accept=".zip" take={(file) => void bringIn(file)} />
           {questions.length > 0 && (
             <ul
               className="border-buoy bg-paper mt-3 grid gap-1 border-l-3 px-2.5 py-2"
@@ -247,7 +240,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
               {faults
                 .filter((f) => f.at == null)
                 .map((f) => (
-                  <li key={f.sentence}>{f.sentence}</li>
+                  <li key={say(f.sentence)}>{say(f.sentence)}</li>
                 ))}
             </ul>
           )}
@@ -259,15 +252,15 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
               <span className="grow" />
               <Button size="sm" disabled={at === 0} onClick={() => move(at - 1)}>
                 <ArrowUp size={16} aria-hidden />
-                {t('Earlier')}
+                {t('Move up')}
               </Button>
               <Button size="sm" disabled={at === questions.length - 1} onClick={() => move(at + 1)}>
                 <ArrowDown size={16} aria-hidden />
-                {t('Later')}
+                {t('Move down')}
               </Button>
               <Button size="sm" onClick={remove}>
                 <Trash size={16} aria-hidden />
-                {t('Take it out')}
+                {t('Remove question')}
               </Button>
             </div>
             <QuestionForm key={at} q={q} first={at === 0} change={change} />
@@ -277,14 +270,14 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
                   {faults
                     .filter((f) => f.at === at)
                     .map((f) => (
-                      <li key={f.sentence} className={f.stops ? 'font-semibold' : undefined}>
+                      <li key={say(f.sentence)} className={f.stops ? 'font-semibold' : undefined}>
                         <WarningDiamond
                           size={16}
                           weight={f.stops ? 'fill' : 'regular'}
                           color="var(--color-buoy)"
                           aria-hidden
                         />
-                        {f.sentence.charAt(0).toUpperCase() + f.sentence.slice(1)}
+                        {say(f.sentence).charAt(0).toUpperCase() + say(f.sentence).slice(1)}
                       </li>
                     ))}
                 </ul>
@@ -295,12 +288,14 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
           <Empty title={t('No questions yet')}>
             <p>
               {t(
-                'Six to ten questions in the order of the text, of at least four strands, make a quiz. A text ' +
-                  'can be given once it has one.',
+                phrase(
+                  'A quiz has six to ten questions in the order of the text, from at least four strands. A ' +
+                    'text needs a quiz before it can be assigned.',
+                ),
               )}
             </p>
             <Button look="main" onClick={() => add('Single')}>
-              {t('Write the first question')}
+              {t('Add question')}
             </Button>
           </Empty>
         )}

@@ -1,7 +1,7 @@
 import type { FunctionComponent } from 'react';
 import type { Api } from '../../../shared/api';
 import { sure } from '../../../shared/sure';
-import { t } from '../../../shared/words';
+import { phrase, type Phrase, t } from '../../../shared/words';
 import { ChosenKey, OrderedKey, PairedKey, TriesInWords, type KeyProps } from './keys';
 
 type Choice = Api<'Choice'>;
@@ -22,7 +22,7 @@ export type ChoicesForm = {
   numbered?: true;
 };
 type Kind = {
-  name: string;
+  name: Phrase;
   choices?: ChoicesForm;
   /** What its writer has to know. */
   hint?: () => string;
@@ -33,29 +33,29 @@ type Kind = {
 };
 
 const pairs: ChoicesForm = {
-  legend: () => t('Pairs; leave the left empty for one that is left over'),
-  another: () => t('Another pair'),
+  legend: () => t('Pairs; leave the left side empty for an extra'),
+  another: () => t('Add pair'),
   blank: () => several(3, () => ({ ...choice(), match: '' })),
   paired: true,
 };
 const order: ChoicesForm = {
-  legend: () => t('In the right order; readers see them mixed'),
-  another: () => t('Another choice'),
+  legend: () => t('In the right order; readers see them shuffled'),
+  another: () => t('Add choice'),
   blank: () => several(3),
   numbered: true,
 };
 const chosen = (rights: 'one' | 'several'): ChoicesForm => ({
   legend: () => t('Choices, and why each is right or what went wrong'),
-  another: () => t('Another choice'),
+  another: () => t('Add choice'),
   blank: () => several(4),
   rights,
 });
 
 const byKind: Record<Api<'QuestionKind'>, Kind> = {
-  Single: { name: 'choose one', choices: chosen('one'), Key: ChosenKey },
-  Multiple: { name: 'choose several', choices: chosen('several'), Key: ChosenKey },
+  Single: { name: phrase('choose one'), choices: chosen('one'), Key: ChosenKey },
+  Multiple: { name: phrase('choose several'), choices: chosen('several'), Key: ChosenKey },
   Order: {
-    name: 'put in order',
+    name: phrase('put in order'),
     choices: order,
     Key: (p) => (
       <>
@@ -65,7 +65,7 @@ const byKind: Record<Api<'QuestionKind'>, Kind> = {
     ),
   },
   Match: {
-    name: 'match',
+    name: phrase('match'),
     choices: pairs,
     Key: (p) => (
       <>
@@ -83,12 +83,12 @@ const byKind: Record<Api<'QuestionKind'>, Kind> = {
     ),
   },
   Sentence: {
-    name: 'pick the sentence',
-    hint: () => t('The reader taps a sentence of the text. The one you choose on the right is the right one.'),
+    name: phrase('pick the sentence'),
+    hint: () => t('Readers tap a sentence in the text. Choose the right one beside.'),
     Key: (p) => <TriesInWords {...p} of={(a) => `${a.correct ? '✓' : '✗'} “${a.words}”`} />,
   },
-  Short: { name: 'short answer', written: true },
-  Long: { name: 'long answer', written: true },
+  Short: { name: phrase('short answer'), written: true },
+  Long: { name: phrase('long answer'), written: true },
 };
 
 export const kinds = Object.keys(byKind) as Api<'QuestionKind'>[];

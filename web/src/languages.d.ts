@@ -1,0 +1,4 @@
+declare module 'virtual:language/*' {
+  const sentences: Record<string, string>;
+  export default sentences;
+}
