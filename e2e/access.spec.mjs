@@ -27,7 +27,7 @@ for (const [width, name] of [
       await page.getByRole('button', { name: 'Show as table' }).click();
       await axe(page, 'chart as table');
       await place(page, 'Readers');
-      await page.getByRole('checkbox', { name: 'Pick up Nadia', exact: true }).click();
+      await page.getByRole('checkbox', { name: 'Select Nadia', exact: true }).click();
       await page.getByRole('button', { name: 'Leila Haddad' }).click();
       await expect(page.getByText('Depth and reach')).toBeVisible();
       await axe(page, 'readers with the sheet and the tray');
@@ -41,7 +41,7 @@ for (const [width, name] of [
       await place(page, 'Texts');
       await expect(page.getByRole('link', { name: 'Salt Letters' })).toBeVisible();
       await axe(page, 'texts');
-      await page.getByRole('checkbox', { name: 'Pick up Salt Letters' }).click();
+      await page.getByRole('checkbox', { name: 'Select Salt Letters' }).click();
       await page.getByRole('button', { name: /^Assign to/ }).click();
       await expect(page.getByText('What happens')).toBeVisible();
       await axe(page, 'assigning');
@@ -72,7 +72,7 @@ for (const [width, name] of [
     test('roster', async ({ page }) => {
       await teacher(page);
       await view(page, 'Roster');
-      await page.getByRole('checkbox', { name: 'Pick up Kalea', exact: true }).click();
+      await page.getByRole('checkbox', { name: 'Select Kalea', exact: true }).click();
       await axe(page, 'roster with what can be done');
       await page.getByRole('button', { name: 'Change…' }).click();
       await page.getByRole('checkbox', { name: 'Set the same supports for all' }).check();
@@ -90,7 +90,7 @@ for (const [width, name] of [
       await page.goto(page.url().replace('/roster', '/many'));
       await page.getByRole('textbox', { name: 'Given name, row 1', exact: true }).focus();
       await paste(page, 'Nils\tDahl\t2\t20\nZed\tQuux\t99\tdeep\nNew\tOne\t4\t');
-      await expect(page.getByText('2 kept back to be self-correction')).toBeVisible();
+      await expect(page.getByText('2 to fix')).toBeVisible();
       await axe(page, 'the grid');
       await page.getByRole('button', { name: 'Clear' }).click();
       for (const name of ['Lists', 'Guardians', 'Class']) {

@@ -26,18 +26,18 @@ test('a document is looked into, its chapters are named and taken in', async ({ 
       `${chapter('Low water')}\n\n${chapter('High water')}\n\n# Deutsch\n\nDer Reiher stand lange im flachen Wasser und wartete, bis die Fähre vorbei war und niemand ihn sah.`,
     ),
   });
-  await expect(page.getByText('herons.md holds 3 texts.')).toBeVisible();
-  await expect(page.getByText(/Only English is measured/)).toBeVisible();
-  await expect(page.getByRole('checkbox', { name: 'Take in Deutsch' })).toBeDisabled();
-  await page.getByRole('checkbox', { name: 'Take in High water' }).uncheck();
+  await expect(page.getByText('herons.md contains 3 texts.')).toBeVisible();
+  await expect(page.getByText(/Only English can be measured/)).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'Import Deutsch' })).toBeDisabled();
+  await page.getByRole('checkbox', { name: 'Import High water' }).uncheck();
   await page.getByLabel('Title').first().fill('The heron and the ferry');
   await page.getByLabel('Topic').first().fill('');
   await axe(page, 'the texts of a file');
-  await page.getByRole('button', { name: 'Take in 1 text' }).click();
+  await page.getByRole('button', { name: 'Import 1 text' }).click();
   await expect(page.getByRole('alert')).toContainText('for “The heron and the ferry”');
   await page.getByLabel('Topic').first().fill('Birds');
-  await page.getByRole('button', { name: 'Take in 1 text' }).click();
-  await expect(page.getByRole('heading', { name: 'Taken in 1 text' })).toBeVisible();
+  await page.getByRole('button', { name: 'Import 1 text' }).click();
+  await expect(page.getByRole('heading', { name: 'Imported 1 text' })).toBeVisible();
   await page.getByRole('link', { name: 'The heron and the ferry' }).click();
   await expect(page.getByLabel('The text', { exact: true })).toContainText('Nobody saw it but the ferryman');
 });
@@ -45,7 +45,7 @@ test('a document is looked into, its chapters are named and taken in', async ({ 
 test('a text is saved as a book and as a content folder, and both come back', async ({ page }) => {
   await teacher(page);
   for (const [format, name, says] of [
-    ['EPUB', 'The Ferry Cat', /holds 1 text/],
+    ['EPUB', 'The Ferry Cat', /contains 1 text/],
     ['Content folder (ZIP)', 'The Ferry Cat', /questions/],
   ]) {
     await place(page, 'Texts');
@@ -66,7 +66,7 @@ test('a text is saved as a book and as a content folder, and both come back', as
     await expect(page.getByLabel('Title')).toHaveValue(name);
     await page.getByLabel('Title').fill(`A cat aboard, ${format}`);
     await page.getByLabel('Topic').fill('Ferry');
-    await page.getByRole('button', { name: 'Take in 1 text' }).click();
+    await page.getByRole('button', { name: 'Import 1 text' }).click();
     await expect(page.getByRole('link', { name: `A cat aboard, ${format}` })).toBeVisible();
   }
   await page.getByRole('link', { name: 'A cat aboard, Content folder (ZIP)' }).click();

@@ -5,7 +5,7 @@ const checks = async (page) => {
   await place(page, 'Assignments');
   await page.getByRole('navigation', { name: 'Assignment views' }).getByRole('link', { name: 'Level checks' }).click();
 };
-const begin = async (child, title) => child.getByRole('link', { name: `Begin: ${title}` }).click();
+const begin = async (child, title) => child.getByRole('link', { name: `Start: ${title}` }).click();
 const practise = async (child, right) => {
   await child.getByRole('button', { name: 'Try one first' }).click();
   await child.getByRole('radio', { name: right, exact: true }).check();
@@ -18,7 +18,7 @@ const answerWords = async (child, from, to) => {
       .getByRole('radio')
       .nth(i % 3)
       .check();
-    await child.getByRole('button', { name: 'This is my answer' }).click();
+    await child.getByRole('button', { name: 'Next', exact: true }).click();
   }
 };
 
@@ -46,7 +46,7 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   await page.getByLabel('Title readers see').fill('Quiet morning');
   await axe(page, 'a new level check');
   await page.getByRole('button', { name: 'Give check' }).click();
-  await expect(page.getByText('Enter a title for colleagues', { exact: false }).first()).toBeVisible();
+  await expect(page.getByText('Enter a title of', { exact: false }).first()).toBeVisible();
   await page.getByLabel('Title for colleagues').fill('Between windows');
   await page.getByRole('checkbox', { name: /^4 Tern/ }).uncheck();
   await page.getByRole('checkbox', { name: 'Mateo Rivas' }).check();
@@ -73,11 +73,11 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   await axe(child, 'a word to choose');
   // A pause: the reader leaves and comes back where they were.
   await child.getByRole('link', { name: 'Stop for now' }).click();
-  await child.getByRole('link', { name: 'Go on: Quiet morning' }).click();
+  await child.getByRole('link', { name: 'Continue: Quiet morning' }).click();
   await answerWords(child, 4, 4);
   await context.setOffline(true);
   await answerWords(child, 5, 5);
-  await expect(child.getByText('It goes on when the network is back.', { exact: false })).toBeVisible();
+  await expect(child.getByText('You can continue when the internet is back.', { exact: false })).toBeVisible();
   await context.setOffline(false);
   await answerWords(child, 6, 15);
   await practise(child, 'ball');
@@ -108,17 +108,17 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   ).toBeVisible();
   await page.getByRole('button', { name: /^Give parts again to [12] readers?$/ }).click();
   await expect(page.getByText('given again').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Take it back', exact: true }).click();
+  await page.getByRole('button', { name: 'Take back', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Assignments' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Between windows' })).toHaveCount(0);
 });
 
 /** Answers whatever is asked by what comes first: things in the order they stand in, one to each, the first to choose. */
 async function answerAsked(child) {
-  const done = child.getByRole('button', { name: 'This is my answer' });
+  const done = child.getByRole('button', { name: 'Next', exact: true });
   const next = child
     .getByRole('button', { name: /^no number yet / })
-    .or(child.getByRole('group').getByRole('button', { name: /^(?!.*(: empty|Take it away)$).* to / }))
+    .or(child.getByRole('group').getByRole('button', { name: /^(?!.*(: empty|Remove)$).* to / }))
     .or(child.getByRole('radio'))
     .or(child.getByRole('checkbox', { checked: false }));
   for (let taps = 0; taps < 12 && (await done.isDisabled()); taps++) await next.first().click({ force: true });
@@ -131,7 +131,7 @@ test('a reader reads a passage of a check with the text beside the questions, an
 }) => {
   await teacher(page);
   await place(page, 'Readers');
-  await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Select Mateo', exact: true }).click();
   await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: 'Other…' }).click();
   await page.getByRole('menuitem', { name: 'Give a level check…' }).click();
   await expect(page.getByText('1 reader takes it.')).toBeVisible();
@@ -144,7 +144,7 @@ test('a reader reads a passage of a check with the text beside the questions, an
   await page.getByLabel('From', { exact: true }).fill('10');
   await page.getByLabel('To', { exact: true }).fill('20');
   await page.getByRole('button', { name: 'Give check' }).click();
-  await expect(page.getByText('0 of 1 readers finished')).toBeVisible();
+  await expect(page.getByText('0 of 1 reader finished')).toBeVisible();
   const child = await (await browser.newContext()).newPage();
   await reader(child);
   await begin(child, 'One text');
@@ -160,7 +160,7 @@ test('a reader reads a passage of a check with the text beside the questions, an
   for (let i = 1; i <= many; i++) {
     await expect(child.getByText(`Question ${i} of ${many}`)).toBeVisible();
     await answerAsked(child);
-    await child.getByRole('button', { name: 'This is my answer' }).click();
+    await child.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
   await expect(page.getByText('1 of 1 readers finished')).toBeVisible();
@@ -193,7 +193,7 @@ test('a fixed form asks questions of several kinds, each once, and reads them to
     await choose(page.getByLabel(`Passage ${i + 1}`, { exact: true }), title);
   }
   await page.getByRole('button', { name: 'Give check' }).click();
-  await expect(page.getByText('0 of 1 readers finished')).toBeVisible();
+  await expect(page.getByText('0 of 1 reader finished')).toBeVisible();
 
   const child = await (await browser.newContext()).newPage();
   // The browser of the tests has no voice of its own.
@@ -229,7 +229,7 @@ test('a fixed form asks questions of several kinds, each once, and reads them to
       }
       seen.add(hint);
       await answerAsked(child);
-      await child.getByRole('button', { name: 'This is my answer' }).click();
+      await child.getByRole('button', { name: 'Next', exact: true }).click();
     }
   }
   await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();

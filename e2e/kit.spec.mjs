@@ -54,7 +54,7 @@ test('a field says what is wrong with it, to everybody', async ({ page }) => {
   await expect(page.getByLabel('Title', { exact: true })).toHaveAccessibleDescription('Up to 120 characters');
 });
 
-test('a number is taken unchanged typed, and an emptied field has none', async ({ page }) => {
+test('a number is taken as it is typed, and an emptied field has none', async ({ page }) => {
   await page.goto(`${address}/kit`);
   const days = page.getByRole('spinbutton', { name: 'Days' });
   await days.fill('');

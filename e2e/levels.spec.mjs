@@ -28,7 +28,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
     .first()
     .click();
   await page.getByRole('button', { name: 'Leave out' }).click();
-  await expect(page.getByRole('alert')).toContainText('Say why');
+  await expect(page.getByRole('alert')).toContainText('Enter a reason');
   await page.getByLabel('Why').fill('He had a cold');
   await page.getByRole('button', { name: 'Leave out' }).click();
   await expect(account.getByText('left out: He had a cold')).toBeVisible();

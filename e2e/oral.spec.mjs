@@ -97,9 +97,9 @@ test('a reader records a text, the listening device drafts a record, the teacher
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('searchbox').first().fill('Crab on the Steps');
-  await page.getByRole('checkbox', { name: 'Pick up Crab on the Steps' }).click();
+  await page.getByRole('checkbox', { name: 'Select Crab on the Steps' }).click();
   await place(page, 'Readers');
-  await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Select Mateo', exact: true }).click();
   await page.getByRole('button', { name: /^Assign to/ }).click();
   await page.getByLabel('To be listen', { exact: false }).check();
   const skip = page.getByLabel('Skip readers who have had it');

@@ -20,7 +20,7 @@ async function choices(page, texts, label = 'Choice') {
     await page.getByLabel(new RegExp(`^${label} [${'ABCD'[i]}${i + 1}]$`)).fill(text);
 }
 
-test('a quiz of several kinds is written, checked unchanged written, and kept', async ({ page }) => {
+test('a quiz of several kinds is written, checked as it is written, and kept', async ({ page }) => {
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('link', { name: 'New text' }).click();
@@ -39,7 +39,7 @@ test('a quiz of several kinds is written, checked unchanged written, and kept', 
   await expect(page.getByRole('status', { name: 'Remarks' })).toContainText(
     'has “all of the above”, which is not a choice of its own.',
   );
-  await page.getByRole('button', { name: 'Take D out' }).click();
+  await page.getByRole('button', { name: 'Remove D' }).click();
   await page.getByLabel('A is right').check();
   for (const name of ['A', 'B', 'C']) await page.getByLabel(`Reason of ${name}`).fill('Look at the first lines.');
   await page.getByRole('button', { name: 'He lit the lamp and wound the clock.' }).click();
@@ -54,7 +54,7 @@ test('a quiz of several kinds is written, checked unchanged written, and kept', 
   await choices(page, ['He climbed the stairs.', 'The wind rose.', 'The captain came up.']);
   await page.getByRole('button', { name: 'The wind rose in the night.' }).click();
   await add(page, 'match', 'What belongs together?', 'structure');
-  await page.getByRole('button', { name: 'Take C out' }).click();
+  await page.getByRole('button', { name: 'Remove C' }).click();
   await choices(page, ['lamp', 'clock'], 'Left');
   await choices(page, ['lit', 'wound'], 'Right');
   await page.getByRole('button', { name: 'He lit the lamp and wound the clock.' }).click();
@@ -79,14 +79,14 @@ test('a quiz of several kinds is written, checked unchanged written, and kept', 
 
   await page.getByRole('button', { name: 'Add to tray' }).click();
   await place(page, 'Readers');
-  await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Select Mateo', exact: true }).click();
   await page.getByRole('button', { name: /^Assign to 1 reader/ }).click();
   await expect(page.getByRole('checkbox', { name: /^With questions on the way/ })).toBeChecked();
   await page.getByRole('button', { name: 'Assign to 1 reader', exact: true }).click();
   await expect(page.getByText(`${title}: Assigned to 1 reader`)).toBeVisible();
 });
 
-const done = (page) => page.getByRole('button', { name: 'This is my answer' }).click();
+const done = (page) => page.getByRole('button', { name: 'Check answer' }).click();
 const next = (page) => page.getByRole('button', { name: 'Next question' }).click();
 
 test('a reader answers every kind, also without a network, and hands in', async ({ page }) => {

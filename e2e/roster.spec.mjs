@@ -36,14 +36,14 @@ test('a class is made, and a list is pasted with what is wrong said in its cell'
   await expect(page.getByText(/^38 of what\?/)).toBeVisible();
   await choose(page.getByLabel('Level unit'), 'fm');
   await expect(page.getByText('2 new,')).toBeVisible();
-  await expect(page.getByText('3 kept back to be self-correction')).toBeVisible();
+  await expect(page.getByText('3 to fix')).toBeVisible();
   await expect(cell(page, 'Grade', 3)).toHaveAttribute('aria-invalid', 'true');
   await expect(page.getByText('Enter a grade from K to 12 or a label from the level chart.')).toBeVisible();
 
   // The same child as one of another class; another child of the same name.
   await page.getByRole('button', { name: /^Yes, Mateo Rivas of grade 4, 4 Tern/ }).click();
   await page.getByRole('button', { name: 'No, another child' }).last().click();
-  await expect(page.getByText('1 kept back to be self-correction')).toBeVisible();
+  await expect(page.getByText('1 to fix')).toBeVisible();
   await page.getByRole('button', { name: 'Put 4 rows in' }).click();
   // The child of another class is asked for; their teacher answers.
   await expect(page.getByText('3 readers added, 1 requested')).toBeVisible();
@@ -100,7 +100,7 @@ test('readers of the school come in with two keystrokes, and undo takes them out
 test('several are changed at once, one is given supports and a code, one is moved', async ({ page }) => {
   await openClass(page);
   await view(page, 'Roster');
-  for (const name of ['Ana', 'Zed']) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  for (const name of ['Ana', 'Zed']) await page.getByRole('checkbox', { name: `Select ${name}`, exact: true }).click();
   await page.getByRole('button', { name: 'Change…' }).click();
   await choose(page.getByRole('combobox', { name: 'Signs in with' }), 'Password');
   await page.getByRole('checkbox', { name: 'Set the same supports for all' }).check();
@@ -120,7 +120,7 @@ test('several are changed at once, one is given supports and a code, one is move
   room.secret = await dialog.getByLabel('Code', { exact: true }).innerText();
   await page.keyboard.press('Escape');
 
-  await page.getByRole('checkbox', { name: 'Pick up Ana', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Select Ana', exact: true }).click();
   await page.getByRole('button', { name: 'Move to a class…' }).click();
   await choose(page.getByRole('combobox', { name: 'Move to' }), '2 Plover');
   await page.getByRole('button', { name: 'Move 1 reader' }).click();
@@ -157,7 +157,7 @@ test('guardians whose address is on the roster are invited by mail, one alone or
   await expect(page.getByRole('button', { name: /^Invite guardians of Bo/ })).toHaveCount(0);
   for (const name of ['Ana', 'Bo'])
     await page
-      .getByRole('checkbox', { name: `Pick up ${name}`, exact: true })
+      .getByRole('checkbox', { name: `Select ${name}`, exact: true })
       .first()
       .click();
   await expect(page.getByRole('button', { name: 'Invite 1 by email' })).toBeVisible();
@@ -202,7 +202,7 @@ test('the device is handed over, a reader signs in by code, another asks to join
   await page.getByLabel('Password of Teo Baptiste').fill(password);
   await page.getByRole('button', { name: 'Back' }).click();
   await view(page, 'Roster');
-  await page.getByRole('button', { name: 'Take Joy in' }).click();
+  await page.getByRole('button', { name: 'Approve Joy' }).click();
   await expect(page.getByRole('button', { name: /^Joy/ })).toBeVisible();
 });
 
@@ -438,7 +438,7 @@ test('a guardian registers with the letter’s code, confirms by mail, and sees 
   await home.getByLabel('Your email address').fill('wei@home.example');
   await home.getByLabel('Choose a password').fill('tea at four o’clock');
   await home.getByRole('button', { name: 'Register' }).click();
-  await expect(home.getByText('We sent you a mail.')).toBeVisible();
+  await expect(home.getByText('We sent you an email.')).toBeVisible();
   const lead = await (await browser.newContext()).newPage();
   await signIn(lead, 'ines');
   await place(lead, 'Log');

@@ -24,10 +24,10 @@ await teacher(desk);
 await desk.getByRole('button', { name: /^Mateo Rivas/ }).focus();
 await shot(desk, 'chart');
 await place(desk, 'Texts');
-await desk.getByRole('checkbox', { name: 'Pick up How a Barometer Listens' }).click();
+await desk.getByRole('checkbox', { name: 'Select How a Barometer Listens' }).click();
 await place(desk, 'Readers');
 for (const name of ['Mateo', 'Jun', 'Owen', 'Amara', 'Ciara'])
-  await desk.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  await desk.getByRole('checkbox', { name: `Select ${name}`, exact: true }).click();
 await desk.getByRole('button', { name: 'Leila Haddad' }).click();
 await desk.getByText('Depth and reach').waitFor();
 await shot(desk, 'readers');
@@ -102,7 +102,7 @@ await paste(
   desk,
   'Solveig\tEide\t4\t31 fm\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20 fm\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm',
 );
-await desk.getByText('2 kept back to be self-correction').waitFor();
+await desk.getByText('2 to fix').waitFor();
 await shot(desk, 'many');
 await desk.getByRole('button', { name: 'Clear' }).click();
 

@@ -23,7 +23,7 @@ test('a text is found in spite of a slip, by filters, and the search is kept', a
   await page.getByRole('menuitem', { name: 'Save search…' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Reports');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('Kept as Reports')).toBeVisible();
+  await expect(page.getByText('Saved search Reports')).toBeVisible();
   await page.getByRole('button', { name: 'Clear' }).click();
   await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toBeVisible();
   await page.getByRole('button', { name: /^Saved searches/ }).click();
@@ -126,7 +126,7 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
   await page
     .getByLabel('The text')
     .fill('Der alte Mann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss.');
-  await expect(page.getByText(/Only English is measured/)).toBeVisible();
+  await expect(page.getByText(/Only English can be measured/)).toBeVisible();
   const story =
     'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the harbour. The wind rose in the night, and he listened to the sea.';
   await page.getByLabel('The text').fill(story);

@@ -13,9 +13,9 @@ test('an answer given without a network is kept on the device and sent later, on
   });
   await context.setOffline(true);
   await page.getByRole('radio').first().check();
-  await page.getByRole('button', { name: 'This is my answer' }).click();
+  await page.getByRole('button', { name: 'Check answer' }).click();
   await expect(page.getByText('No internet now.')).toBeVisible();
-  await expect(page.getByText('Your answer is kept on this device and will be sent.')).toBeVisible();
+  await expect(page.getByText('Your answer is safe here and will be sent.')).toBeVisible();
   await page.getByRole('button', { name: 'Next question' }).click();
   await context.setOffline(false);
   await expect(page.getByText('No internet now.')).toBeHidden();
@@ -72,10 +72,10 @@ test('two texts are previewed reader by reader and assigned together', async ({ 
   await teacher(page);
   await place(page, 'Readers');
   for (const name of ['Priya', 'Leila'])
-    await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+    await page.getByRole('checkbox', { name: `Select ${name}`, exact: true }).click();
   await place(page, 'Texts');
   for (const title of ['In Defence of Slow Bread', 'A Bun for Gus'])
-    await page.getByRole('checkbox', { name: `Pick up ${title}` }).click();
+    await page.getByRole('checkbox', { name: `Select ${title}` }).click();
   await page.getByRole('button', { name: 'Assign to 2 readers…' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('row', { name: /Priya .* In Defence of Slow Bread/ })).toBeVisible();

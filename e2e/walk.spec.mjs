@@ -69,9 +69,9 @@ async function toAll(dialog) {
 test('five readers and the text are picked up and assigned after a preview; undo takes it back', async ({ page }) => {
   await teacher(page);
   await place(page, 'Readers');
-  for (const name of five) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  for (const name of five) await page.getByRole('checkbox', { name: `Select ${name}`, exact: true }).click();
   await place(page, 'Texts');
-  await page.getByRole('checkbox', { name: `Pick up ${text}` }).click();
+  await page.getByRole('checkbox', { name: `Select ${text}` }).click();
   const tray = page.getByRole('region', { name: 'Tray' });
   await expect(tray.getByRole('heading', { name: /^5 readers/ })).toBeVisible();
   await expect(tray.getByRole('img', { name: /Forecast comprehension: .*Mateo \d+%/ })).toBeVisible();
@@ -89,9 +89,9 @@ test('five readers and the text are picked up and assigned after a preview; undo
   await expect(page.getByText('Taken back from 5 readers. What was handed in is kept.')).toBeVisible();
 
   await place(page, 'Readers');
-  for (const name of five) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  for (const name of five) await page.getByRole('checkbox', { name: `Select ${name}`, exact: true }).click();
   await place(page, 'Texts');
-  await page.getByRole('checkbox', { name: `Pick up ${text}` }).click();
+  await page.getByRole('checkbox', { name: `Select ${text}` }).click();
   await page.getByRole('button', { name: 'Assign to 5 readers…' }).click();
   await toAll(page.getByRole('dialog'));
   await page.getByRole('button', { name: 'Assign to 5 readers', exact: true }).click();
@@ -144,10 +144,10 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   );
   await page.getByRole('button', { name: 'Close the text' }).click();
   await page.getByRole('radio', { name: 'the levers' }).check();
-  await page.getByRole('button', { name: 'This is my answer' }).click();
+  await page.getByRole('button', { name: 'Check answer' }).click();
   await expect(page.getByText('The levers make the movement bigger.')).toBeVisible();
   await page.getByRole('radio', { name: 'a spring' }).check();
-  await page.getByRole('button', { name: 'This is my answer' }).click();
+  await page.getByRole('button', { name: 'Check answer' }).click();
   await expect(page.getByText('Yes. It pushes against the air outside.')).toBeVisible();
 
   // Closing the browser in the middle loses nothing.
@@ -166,11 +166,11 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
     await expect(again.getByText(`Question ${n} of 7`)).toBeVisible();
     for (
       let attempt = 0;
-      attempt < 2 && (await again.getByRole('button', { name: 'This is my answer' }).isVisible());
+      attempt < 2 && (await again.getByRole('button', { name: 'Check answer' }).isVisible());
       attempt++
     ) {
       await again.locator('input[type=radio]:not(:disabled)').first().check();
-      await again.getByRole('button', { name: 'This is my answer' }).click();
+      await again.getByRole('button', { name: 'Check answer' }).click();
       await expect(again.getByText(/^(✓ Right|✗ Not)/)).toBeVisible();
       await expect(
         again.getByRole('radio', { checked: true }).or(again.getByText('✗ Not yet. Look again.')).first(),
@@ -196,7 +196,7 @@ test('term goals are suggested, changed, saved, and each shows how it stands', a
   await teacher(page);
   await place(page, 'Goals');
   for (const name of ['Mateo', 'Jun', 'Farah'])
-    await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+    await page.getByRole('checkbox', { name: `Select ${name}`, exact: true }).click();
   await page.getByRole('button', { name: 'Suggest for 3 in tray' }).click();
   const words = page.getByRole('spinbutton', { name: 'Words goal for Mateo' });
   await expect(words).not.toHaveValue('');

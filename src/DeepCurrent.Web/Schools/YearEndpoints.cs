@@ -115,7 +115,8 @@ public static class YearEndpoints
             roster,
             steps,
             null,
-            $"Rolled {view.From} over to {view.To}: moved up {Counted.Of(RosterKind.Classes, view.Classes.Count)} and {Counted.Readers(view.Up)}"
+            $"Rolled {view.From} over to {view.To}: moved up {Counted.Of(RosterKind.Classes, view.Classes.Count)} and "
+                + $"{Counted.Readers(view.Up)}"
         );
     }
 

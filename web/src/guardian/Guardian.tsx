@@ -10,6 +10,7 @@ import { say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { Brand } from '../ui/Frame';
 import { Empty, Show } from '../ui/Show';
+import { PageTitle } from '../ui/PageTitle';
 
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
@@ -25,7 +26,7 @@ export default function Guardian({ session }: { session: Session }) {
         <Button onClick={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</Button>
       </header>
       <main className="mx-auto grid w-[min(720px,100%)] gap-7 px-5 py-8">
-        <h1 className="sr-only">{t('Your children')}</h1>
+        <PageTitle className="sr-only">{t('Your children')}</PageTitle>
         <Show query={children}>
           {(all) =>
             all.length === 0 ? (

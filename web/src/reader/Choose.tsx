@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { ReaderBar, ReaderPage } from '../ui/Reader';
 import { Show } from '../ui/Show';
 import { ToMyReading } from './ToMyReading';
+import { PageTitle } from '../ui/PageTitle';
 
 /** Everything a reader may choose, by what it is about. */
 export default function Choose() {
@@ -17,7 +18,7 @@ export default function Choose() {
     <ReaderPage>
       <ReaderBar>
         <ToMyReading />
-        <h1>{t('Choose something to read')}</h1>
+        <PageTitle>{t('Choose something to read')}</PageTitle>
       </ReaderBar>
       <Show query={choices}>
         {(c) => {

@@ -18,6 +18,7 @@ import { RefusedNote } from './RefusedNote';
 import { Button } from '../ui/Button';
 import { Directions, ReaderBar, ReaderPage, bigPlate, islandLook } from '../ui/Reader';
 import { Show } from '../ui/Show';
+import { PageTitle } from '../ui/PageTitle';
 
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
 const due = (k: MyTicket, day: string) =>
@@ -48,7 +49,7 @@ export function Home({ session }: { session: Session }) {
   return (
     <ReaderPage>
       <ReaderBar>
-        <h1>{t('My reading')}</h1>
+        <PageTitle>{t('My reading')}</PageTitle>
         <KeptNote />
         <span className="grow" />
         <b>{session.name}</b>

@@ -17,6 +17,7 @@ import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
 import { ReaderBar, ReaderFoot, ReaderSide, Say, Water, sheetPull, textSheet } from '../ui/Reader';
 import { Show } from '../ui/Show';
+import { PageTitle } from '../ui/PageTitle';
 
 export default function Quiz({ session }: { session: Session }) {
   const { ticketId = '' } = useParams();
@@ -43,6 +44,11 @@ function Questions({ work, name }: { work: Work; name: string }) {
   const kept = keptAnswers(work.id);
   const first = work.questions.findIndex((q) => !tried(q, kept));
   const [at, setAt] = useState(first < 0 ? work.questions.length - 1 : first);
+  const [moved, setMoved] = useState(false);
+  const go = (to: number) => {
+    setMoved(true);
+    setAt(to);
+  };
   const [peek, setPeek] = useState(false);
   const [error, setError] = useState('');
   const [busy, setBusy] = useState(false);
@@ -85,7 +91,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
             {t('Stop for now')}
           </Link>
         </Button>
-        <h1>{work.title}</h1>
+        <PageTitle>{work.title}</PageTitle>
         <KeptNote />
         <span className="grow" />
         <b>{name}</b>
@@ -95,7 +101,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
           label={t('Questions')}
           title={t('Question {{n}} of {{of}}', { n: at + 1, of: work.questions.length })}
           here={at}
-          go={setAt}
+          go={go}
           knots={work.questions.map((q, i) => ({
             name: `${t('Question {{n}}', { n: i + 1 })}${tried(q, kept) ? `, ${t('answered')}` : ''}`,
             done: tried(q, kept),
@@ -103,6 +109,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
         />
         <Asked
           key={question.id}
+          takesFocus={moved}
           work={work}
           q={question}
           before={work.questions[at - 1]}
@@ -129,7 +136,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
       </Water>
       <ReaderFoot>
         {at > 0 ? (
-          <Button size="reader" onClick={() => setAt(at - 1)}>
+          <Button size="reader" onClick={() => go(at - 1)}>
             <CaretLeft size={24} aria-hidden />
             {t('Back')}
           </Button>
@@ -143,7 +150,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
         )}
         {error && <Say role="alert">{error}</Say>}
         {tried(question, kept) && at < work.questions.length - 1 && (
-          <Button size="reader" onClick={() => setAt(at + 1)}>
+          <Button size="reader" onClick={() => go(at + 1)}>
             {t('Next question')}
             <CaretRight size={24} aria-hidden />
           </Button>

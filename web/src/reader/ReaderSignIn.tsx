@@ -12,6 +12,7 @@ import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { Say, bigField, islandLook, tile } from '../ui/Reader';
 import { PasswordField } from '../ui/TextField';
+import { PageTitle } from '../ui/PageTitle';
 
 /** Class code, then the own name tile, then the secret. */
 export default function ReaderSignIn() {
@@ -38,7 +39,7 @@ function Code() {
   };
   return (
     <form className={islandLook()} onSubmit={(e) => void submit(e)}>
-      <h1>{t('Class code')}</h1>
+      <PageTitle>{t('Class code')}</PageTitle>
       <label className="sr-only" htmlFor="code">
         {t('Class code')}
       </label>
@@ -84,7 +85,7 @@ function Tiles({ code }: { code: string }) {
   if (room.error)
     return (
       <div className={islandLook()}>
-        <h1>{t('Class code')}</h1>
+        <PageTitle>{t('Class code')}</PageTitle>
         <Say role="alert">{sentence(room.error)}</Say>
         <Button asChild look="main" size="reader">
           <Link to="/read">{t('Try another code')}</Link>
@@ -106,7 +107,7 @@ function Tiles({ code }: { code: string }) {
     );
   return (
     <div className={islandLook({ kind: 'wide' })}>
-      <h1>{t('{{name}}: who are you?', { name: room.data.className })}</h1>
+      <PageTitle>{t('{{name}}: who are you?', { name: room.data.className })}</PageTitle>
       {room.data.tiles.length === 0 && <p>{t('No one is in this class yet.')}</p>}
       <ul className="grid w-full grid-cols-[repeat(auto-fill,minmax(136px,1fr))] gap-2.5">
         {room.data.tiles.map((one) => (
@@ -193,7 +194,7 @@ function Join({ code, back }: { code: string; back: () => void }) {
   if (done)
     return (
       <div className={islandLook()}>
-        <h1>{t('Thank you')}</h1>
+        <PageTitle>{t('Thank you')}</PageTitle>
         <p role="status">{t('Your teacher will let you in.')}</p>
         <Button look="main" size="reader" onClick={back}>
           {t('Back to the names')}
@@ -202,7 +203,7 @@ function Join({ code, back }: { code: string; back: () => void }) {
     );
   return (
     <form className={islandLook()} onSubmit={(e) => void submit(e)}>
-      <h1>{t('What is your name?')}</h1>
+      <PageTitle>{t('What is your name?')}</PageTitle>
       <label htmlFor="jg">{t('Given name')}</label>
       <input
         id="jg"
@@ -267,11 +268,11 @@ function Typed({ code, who, back }: { code: string; who: Api<'Tile'>; back: () =
   };
   return (
     <form className={islandLook()} onSubmit={(e) => void submit(e)}>
-      <h1>
+      <PageTitle>
         {isCode
           ? t('{{name}}, type your code', { name: who.givenName })
           : t('{{name}}, type your password', { name: who.givenName })}
-      </h1>
+      </PageTitle>
       <label className="sr-only" htmlFor="secret">
         {isCode ? t('Your code') : t('Your password')}
       </label>
@@ -319,7 +320,7 @@ function Pictures({
   };
   return (
     <div className={islandLook({ kind: 'wide' })}>
-      <h1>{t('{{name}}, tap your three pictures', { name: who.givenName })}</h1>
+      <PageTitle>{t('{{name}}, tap your three pictures', { name: who.givenName })}</PageTitle>
       <ol
         className={cx(
           '*:border-soft flex gap-3 *:grid *:size-16 *:place-content-center *:rounded-lg *:border-2',

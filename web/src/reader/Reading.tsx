@@ -20,6 +20,7 @@ import { Button } from '../ui/Button';
 import { ReaderBar, ReaderFoot, ReaderSide, Water, pageLook } from '../ui/Reader';
 import { Show } from '../ui/Show';
 import { ToMyReading } from './ToMyReading';
+import { PageTitle } from '../ui/PageTitle';
 
 const spokenLook = '-mx-0.75 rounded-sm bg-ink px-0.75 py-1 text-paper';
 
@@ -76,7 +77,7 @@ function Pages({ work }: { work: Work }) {
     <ReaderSide>
       <ReaderBar>
         <ToMyReading />
-        <h1>{work.title}</h1>
+        <PageTitle>{work.title}</PageTitle>
         <div className="ml-auto flex gap-2 max-md:flex-wrap">
           <Button
             size="reader"

@@ -13,6 +13,7 @@ import { Row } from '../ui/Page';
 import { ReaderBar, ReaderPage, Written } from '../ui/Reader';
 import { Show } from '../ui/Show';
 import { ToMyReading } from './ToMyReading';
+import { PageTitle } from '../ui/PageTitle';
 
 /** How it went: each question with a short reason and the place in the text. */
 export default function Result() {
@@ -32,7 +33,7 @@ export default function Result() {
     <ReaderPage>
       <ReaderBar>
         <ToMyReading />
-        <h1>{result.data?.title ?? ''}</h1>
+        <PageTitle>{result.data?.title ?? ''}</PageTitle>
       </ReaderBar>
       <RefusedNote />
       {waits ? (

@@ -10,7 +10,7 @@ describe('sentences', () => {
   it('fills in values as they are', () => {
     expect(t('{{count}} readers', { count: 1 })).toBe('1 reader');
     expect(t('Assigned to {{count}} readers', { count: 5 })).toBe('Assigned to 5 readers');
-    expect(t('Pick up {{name}}', { name: 'O’Hara & <b>' })).toBe('Pick up O’Hara & <b>');
+    expect(t('Select {{name}}', { name: 'O’Hara & <b>' })).toBe('Select O’Hara & <b>');
   });
 });
 

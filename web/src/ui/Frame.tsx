@@ -2,6 +2,7 @@ import { cx } from 'class-variance-authority';
 import type { ComponentProps, ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { Mark } from './Mark';
+import { PageTitle } from './PageTitle';
 
 /** The product's name with its mark. */
 export const Brand = ({ to, className }: { to?: string; className?: string }) => {
@@ -118,9 +119,9 @@ export function Door({ title, children, ...rest }: { title: string } & Component
         {...rest}
       >
         <Brand className="mb-3.5" />
-        <h1 id="door" className="mb-2.5 text-2xl leading-8">
+        <PageTitle id="door" className="mb-2.5 text-2xl leading-8">
           {title}
-        </h1>
+        </PageTitle>
         <div className="grid gap-3">{children}</div>
       </section>
     </main>

@@ -18,6 +18,7 @@ import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { Directions, ReaderBar, ReaderSide, Say, Water, pageLook } from '../../ui/Reader';
 import { Show } from '../../ui/Show';
+import { PageTitle } from '../../ui/PageTitle';
 
 /** A level check: what it is, a question to try first in each part, and the parts one after the other. */
 export default function Check({ session }: { session: Session }) {
@@ -58,7 +59,7 @@ function Frame({
             {t('Stop for now')}
           </Link>
         </Button>
-        <h1>{check.title}</h1>
+        <PageTitle>{check.title}</PageTitle>
         <KeptNote />
         <span className="grow" />
         {timer}

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { sentence } from '../../shared/api';
 import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
@@ -24,10 +24,12 @@ type Props = {
   before?: Question;
   /** It stands between two paragraphs, and not on a page of its own. */
   aside?: boolean;
+  /** It was gone to from another question. */
+  takesFocus?: boolean;
 };
 
 /** One question, whatever its kind: what is asked, a way to answer, and what is said to the answer. */
-export function Asked({ work, q, kept, said, before, aside = false }: Props) {
+export function Asked({ work, q, kept, said, before, aside = false, takesFocus = false }: Props) {
   const one = useSession().data?.supports?.oneChoice ?? false;
   const [draft, setDraft] = useState<Draft>(() => emptyDraft(work.id, q));
   const [error, setError] = useState('');
@@ -37,6 +39,11 @@ export function Asked({ work, q, kept, said, before, aside = false }: Props) {
   const lastTry = q.attempts.at(-1);
   const open = q.mayTry && !kept;
   const heading = `q-${q.id}`;
+  const asked = useRef<HTMLHeadingElement>(null);
+  // A question that was gone to is read out, and the next key is pressed in it.
+  useEffect(() => {
+    if (takesFocus) asked.current?.focus();
+  }, [takesFocus]);
 
   const answer = async () => {
     if (sending || !ready(q, draft)) return;
@@ -87,7 +94,9 @@ export function Asked({ work, q, kept, said, before, aside = false }: Props) {
       }}
     >
       {q.evidence && before && <Before q={before} />}
-      <h2 id={heading}>{q.stem}</h2>
+      <h2 id={heading} ref={asked} tabIndex={-1} className="outline-none">
+        {q.stem}
+      </h2>
       <p className="text-soft">
         {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is safe here and will be sent.') : ' '}
       </p>

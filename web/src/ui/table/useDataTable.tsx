@@ -141,7 +141,7 @@ export function useDataTable<T>(of: ListOf<T>): DataTable<T> {
 
 /** What picking is called where a page says nothing else. */
 export const pickWords = (): Pick<Picking, 'label' | 'allLabel'> => ({
-  label: (name) => t('Pick up {{name}}', { name }),
+  label: (name) => t('Select {{name}}', { name }),
   allLabel: t('Select all shown'),
 });
 

@@ -1,0 +1,128 @@
+import { expect, test } from './world.mjs';
+import { api, axe, classOf, pictures, signIn, teacher } from './people.mjs';
+
+// Another language is chosen by the language at home; English made longer shows whether the pages hold one.
+
+/** What is cut off: text wider than its place, or past the edge of the window, where nothing scrolls to it. */
+const cut = (page) =>
+  page.evaluate(() => {
+    const found = [];
+    const words = (e) => [...e.childNodes].some((n) => n.nodeType === 3 && /\p{L}{2}/u.test(n.textContent));
+    for (const e of document.querySelectorAll('body *')) {
+      if (!words(e) || !e.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
+      const box = e.getBoundingClientRect();
+      if (box.width < 2 || box.height < 2) continue;
+      const style = getComputedStyle(e);
+      // What ends in an ellipsis says that it goes on; what is for a screen reader alone has no size.
+      if (style.textOverflow === 'ellipsis' || style.clipPath !== 'none') continue;
+      const hides = /hidden|clip/;
+      if (
+        (hides.test(style.overflowX) && e.scrollWidth > e.clientWidth + 2) ||
+        (hides.test(style.overflowY) && e.scrollHeight > e.clientHeight + 4)
+      )
+        found.push(`cut in itself: ${e.tagName} ${e.textContent.slice(0, 60)}`);
+      let scrolls = false;
+      for (let p = e.parentElement; p; p = p.parentElement)
+        scrolls ||= /auto|scroll/.test(getComputedStyle(p).overflowX) && p.scrollWidth > p.clientWidth;
+      if (!scrolls && (box.right > innerWidth + 1 || box.left < -1))
+        found.push(`past the window: ${e.tagName} ${e.textContent.slice(0, 60)}`);
+    }
+    return [...new Set(found)];
+  });
+
+const longer = (page) => page.addInitScript(() => localStorage.setItem('dc-language', 'xa'));
+
+test('a reader whose home speaks Spanish reads Spanish, and the device its own language after that', async ({
+  page,
+  browser,
+}) => {
+  await teacher(page);
+  await pictures(page, 'Hana', ['crab', 'key', 'bell']);
+  const classId = classOf(page);
+  const hana = (await api(page, 'GET', `/classes/${classId}/roster`)).members.find((m) => m.givenName === 'Hana');
+  await api(page, 'PUT', `/classes/${classId}/readers/${hana.id}`, {
+    givenName: hana.givenName,
+    familyName: hana.familyName,
+    grade: hana.grade,
+    guardianMail: hana.guardianMail,
+    supports: hana.supports,
+    details: { HomeLanguage: 'Spanish' },
+  });
+  const child = await (await browser.newContext()).newPage();
+  await child.goto('/read/TERN46');
+  await child.getByRole('button', { name: 'Hana' }).click();
+  for (const picture of ['crab', 'key', 'bell']) await child.getByRole('button', { name: picture }).click();
+  await expect(child.getByRole('heading', { name: 'Mi lectura' })).toBeVisible();
+  await expect(child.locator('html')).toHaveAttribute('lang', 'es');
+  await expect(child.getByText(/^Esta semana leíste \d+ palabras|^Esta semana aún no/)).toBeVisible();
+  await axe(child, 'a reader’s page in Spanish');
+  // Signed out, the device speaks its own language again.
+  await child.getByRole('button', { name: 'Salir' }).click();
+  await expect(child.getByRole('button', { name: 'Hana' })).toBeVisible();
+  await expect(child.locator('html')).toHaveAttribute('lang', 'en-GB');
+  await child.context().close();
+});
+
+/** Opens a place in English made longer, waits until it is there, and says what is cut off. */
+async function looked(page, path) {
+  await page.goto(path);
+  await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+  await expect(page.getByText(/ģjxé/).first()).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  return (await cut(page)).map((fault) => `${path}: ${fault}`);
+}
+
+const places = [
+  '',
+  '/readers',
+  '/readers/roster',
+  '/readers/many',
+  '/readers/lists',
+  '/readers/guardians',
+  '/readers/class',
+  '/texts',
+  '/texts/new',
+  '/texts/copies',
+  '/texts/decks',
+  '/assignments',
+  '/assignments/checks',
+  '/assignments/checks/new',
+  '/marking',
+  '/goals',
+  '/groups',
+  '/history',
+];
+
+for (const width of [1280, 820])
+  test(`nothing of a teacher's pages is cut off in a longer language, ${width} wide`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 });
+    await teacher(page);
+    const classId = classOf(page);
+    await longer(page);
+    const faults = [];
+    for (const at of places) faults.push(...(await looked(page, `/class/${classId}${at}`)));
+    expect(faults).toEqual([]);
+  });
+
+test('nothing of the school’s pages is cut off in a longer language', async ({ page }) => {
+  await signIn(page, 'ines');
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+  await longer(page);
+  const faults = [];
+  for (const at of ['', '/classes', '/staff', '/imports', '/windows', '/years', '/chart', '/choices', '/log'])
+    faults.push(...(await looked(page, `/school${at}`)));
+  expect(faults).toEqual([]);
+});
+
+test('nothing of a reader’s pages is cut off in a longer language', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await longer(page);
+  const faults = await looked(page, '/read/TERN46');
+  await page.getByRole('button', { name: 'Mateo' }).click();
+  faults.push(...(await cut(page)));
+  for (const picture of ['boat', 'gull', 'shell']) await page.getByRole('button', { name: picture }).click();
+  await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+  faults.push(...(await cut(page)));
+  faults.push(...(await looked(page, '/choose')));
+  expect(faults).toEqual([]);
+});
