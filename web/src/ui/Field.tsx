@@ -29,7 +29,7 @@ export function Field({
   const said = error ? `${id}-error` : hint ? `${id}-hint` : undefined;
   return (
     <div className={cx(inline ? 'inline-flex items-center gap-1.5' : 'grid content-start gap-1', className)}>
-      <label htmlFor={id} className={bare ? 'sr-only' : cx('text-sm', !inline && 'font-semibold')}>
+      <label htmlFor={id} className={bare ? 'sr-only' : cx('text-sm', inline ? 'whitespace-nowrap' : 'font-semibold')}>
         {label}
       </label>
       {children({ id, 'aria-describedby': said, ...(error ? { 'aria-invalid': true } : {}) })}

@@ -96,24 +96,19 @@ export function Sea({
         onPointerLeave={() => setFocus({})}
       >
         <g className={css.heads}>
-          <text x={16} y={16} className={css.strong}>
-            {labelName}
-          </text>
+          <Head x={16} to={axis - 40} strong={labelName} />
           <text x={axis - 18} y={16} textAnchor="end" className={css.strong}>
             fm
           </text>
-          {bands.length > 0 && (
-            <text x={bandX} y={16} className={css.strong}>
-              {t('Group')}
-            </text>
-          )}
-          <text x={laneX} y={16}>
-            <tspan className={css.strong}>{t('{{count}} readers', { count: data.readers.length })}</tspan>
-            {'  '}
-            {shows.range && t('mast: 90% range')}
-            {shows.range && shows.trend && ' · '}
-            {shows.trend && t('arrow: six weeks, down is deeper')}
-          </text>
+          {bands.length > 0 && <Head x={bandX} to={laneX - 6} strong={t('Group')} />}
+          <Head
+            x={laneX}
+            to={textX - 8}
+            strong={t('{{count}} readers', { count: data.readers.length })}
+            more={[shows.range && t('mast: 90% range'), shows.trend && t('arrow: six weeks, down is deeper')]
+              .filter(Boolean)
+              .join(' · ')}
+          />
           <text x={textX} y={16}>
             <tspan className={css.strong}>{t('{{count}} texts', { count: texts.length })}</tspan>
           </text>
@@ -214,5 +209,18 @@ function Reach({
         strokeWidth="1.5"
       />
     </g>
+  );
+}
+
+/** What a column of the chart is; in a long language it ends where the next one begins, and is read whole. */
+function Head({ x, to, strong, more = '' }: { x: number; to: number; strong: string; more?: string }) {
+  return (
+    <svg x={x} y={0} width={Math.max(0, to - x)} height={24}>
+      <title>{`${strong} ${more}`.trim()}</title>
+      <text x={0} y={16}>
+        <tspan className={css.strong}>{strong}</tspan>
+        {more && `  ${more}`}
+      </text>
+    </svg>
   );
 }

@@ -86,8 +86,8 @@ export function Jump({ data }: Place) {
         )}
       >
         <MagnifyingGlass size={16} aria-hidden />
-        <span className="grow">{t('Jump to a reader, text or place')}</span>
-        <kbd>Ctrl K</kbd>
+        <span className="min-w-0 grow truncate">{t('Jump to a reader, text or place')}</span>
+        <kbd className="flex-none whitespace-nowrap">Ctrl K</kbd>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="bg-ink/35 fixed inset-0 z-20" />

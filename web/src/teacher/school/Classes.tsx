@@ -117,7 +117,7 @@ export default function Classes() {
             <TableFoot
               of={list}
               counted={(n) => t('{{n}} of {{count}} classes', { n, count: all.length })}
-              picked={t('{{count}} in tray', { count: picks.picked.length })}
+              picked={t('{{count}} selected', { count: picks.picked.length })}
             />
           </>
         )}

@@ -132,7 +132,7 @@ function List({ all }: { all: SchoolReader[] }) {
       <TableFoot
         of={list}
         counted={(n) => t('{{n}} of {{count}} readers', { n, count: all.length })}
-        picked={t('{{count}} in tray', { count: picks.picked.length })}
+        picked={t('{{count}} selected', { count: picks.picked.length })}
       >
         {picks.picked.length === 2 ? (
           <ReaderActions.Merge readers={all.filter((r) => picks.picking.has(r.id))} done={picks.clear} />

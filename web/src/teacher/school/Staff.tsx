@@ -145,7 +145,7 @@ export default function Staff() {
             <TableFoot
               of={list}
               counted={(n, count) => t('{{n}} of {{count}} people', { n, count })}
-              picked={t('{{count}} in tray', { count: picks.picked.length })}
+              picked={t('{{count}} selected', { count: picks.picked.length })}
             />
           </>
         )}
