@@ -56,6 +56,11 @@ test('a reader whose home speaks Spanish reads Spanish, and the device its own l
   await expect(child.locator('html')).toHaveAttribute('lang', 'es');
   await expect(child.getByText(/^Esta semana leíste \d+ palabras|^Esta semana aún no/)).toBeVisible();
   await axe(child, 'a reader’s page in Spanish');
+  // They may read English all the same, here and now.
+  await child.getByRole('button', { name: 'English' }).click();
+  await expect(child.getByRole('heading', { name: 'My reading' })).toBeVisible();
+  await child.getByRole('button', { name: 'Español' }).click();
+  await expect(child.getByRole('heading', { name: 'Mi lectura' })).toBeVisible();
   // Signed out, the device speaks its own language again.
   await child.getByRole('button', { name: 'Salir' }).click();
   await expect(child.getByRole('button', { name: 'Hana' })).toBeVisible();

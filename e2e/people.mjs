@@ -46,6 +46,8 @@ export async function place(page, name) {
 }
 
 export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {}) {
+  // Some homes speak Spanish; the walks read English, which a reader can choose.
+  await page.addInitScript(() => localStorage.setItem('dc-language', localStorage.getItem('dc-language') ?? 'en'));
   await page.goto('/read');
   await page.getByRole('textbox', { name: 'Class code' }).fill(code);
   await page.getByRole('button', { name: 'Continue' }).click();

@@ -234,7 +234,7 @@ public sealed class QtiTests
         var q = back.Texts.ShouldHaveSingleItem().Questions.ShouldHaveSingleItem();
         q.Stem.ShouldBe("Look at the boats. Which one is **blue**?");
         q.Choices.ShouldBe([new("the tug", false, "It is red."), new("the ferry", true, "")]);
-        back.LeftOut.ShouldBe([$"“Drawing” is a kind of question not used here."]);
+        back.LeftOut.Single().ToString().ShouldBe("“Drawing” is a kind of question not used here.");
     }
 
     [Fact]
@@ -251,6 +251,6 @@ public sealed class QtiTests
             .Throw<Unreadable>(() => QtiReader.Read(Zip(("a.xml", entities))))
             .Message.ShouldContain("no QTI 3 items", customMessage: "documents with entities are not read");
         var bomb = Zip(("a.xml", new string(' ', 30 << 20)));
-        Should.Throw<Unreadable>(() => QtiReader.Read(bomb)).Message.ShouldContain("unpacks to far more");
+        Should.Throw<Unreadable>(() => QtiReader.Read(bomb)).Message.ShouldContain("far larger inside");
     }
 }

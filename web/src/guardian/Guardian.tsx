@@ -10,6 +10,7 @@ import { say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { Brand } from '../ui/Frame';
 import { Empty, Show } from '../ui/Show';
+import { LanguageSwitch } from '../shared/LanguageSwitch';
 import { PageTitle } from '../ui/PageTitle';
 
 /** What a guardian sees: their own children, in plain words. */
@@ -23,6 +24,7 @@ export default function Guardian({ session }: { session: Session }) {
         <Brand />
         <span className="grow" />
         <span>{session.name}</span>
+        <LanguageSwitch session={session} />
         <Button onClick={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</Button>
       </header>
       <main className="mx-auto grid w-[min(720px,100%)] gap-7 px-5 py-8">

@@ -18,6 +18,7 @@ import { RefusedNote } from './RefusedNote';
 import { Button } from '../ui/Button';
 import { Directions, ReaderBar, ReaderPage, bigPlate, islandLook } from '../ui/Reader';
 import { Show } from '../ui/Show';
+import { LanguageSwitch } from '../shared/LanguageSwitch';
 import { PageTitle } from '../ui/PageTitle';
 
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
@@ -53,6 +54,7 @@ export function Home({ session }: { session: Session }) {
         <KeptNote />
         <span className="grow" />
         <b>{session.name}</b>
+        <LanguageSwitch session={session} size="reader" />
         <Button size="reader" onClick={() => void signOut()}>
           <SignOut size={24} aria-hidden />
           {t('Sign out')}

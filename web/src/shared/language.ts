@@ -7,7 +7,7 @@ export type Language = 'en' | 'es' | 'xa';
 
 const chosenHere = 'dc-language';
 const written: Record<Language, string> = { en: 'en-GB', es: 'es', xa: 'en-GB' };
-const byName: Record<Api<'Language'>, Language> = { English: 'en', Spanish: 'es' };
+const byName: Record<Api<'Language'>, Exclude<Language, 'xa'>> = { English: 'en', Spanish: 'es' };
 const isLanguage = (code: string | null | undefined): code is Language => code != null && code in written;
 
 const accents: Record<string, string> = {
@@ -57,7 +57,16 @@ export function languageOf(
   return isLanguage(device) ? device : 'en';
 }
 
+/** Each language as it calls itself. */
+export const inOwnWords: Record<Exclude<Language, 'xa'>, string> = { en: 'English', es: 'Español' };
+
+/** The other language of a home that speaks two; null where it speaks English alone. */
+export const otherThan = (here: Language, home: Api<'Language'> | null) =>
+  home === null || home === 'English' || here === 'xa' ? null : here === 'en' ? byName[home] : 'en';
+
 export const chooseLanguage = (language: Language) => localStorage.setItem(chosenHere, language);
+/** What one child chose is not for the next one on the device. */
+export const forgetLanguage = () => localStorage.removeItem(chosenHere);
 
 /** Speaks a language from now on; what is on the screen has to be drawn anew. */
 export async function speak(language: Language) {

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { type Api, api, NoNetwork, ok, setToken } from './api';
 import { keys } from './keys';
+import { forgetLanguage } from './language';
 
 export type Session = Api<'SessionView'>;
 
@@ -88,6 +89,7 @@ export function useLeave() {
   const client = useQueryClient();
   return async (session: Session) => {
     localStorage.removeItem(lastReader);
+    forgetLanguage();
     try {
       await signOut();
     } catch (e) {
