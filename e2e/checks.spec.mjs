@@ -163,7 +163,7 @@ test('a reader reads a passage of a check with the text beside the questions, an
     await child.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
-  await expect(page.getByText('1 of 1 readers finished')).toBeVisible();
+  await expect(page.getByText('1 of 1 reader finished')).toBeVisible();
   await page.getByRole('link', { name: 'Mateo Rivas' }).click();
   await expect(page.getByRole('rowheader', { name: /^One passage: .* of \d+ right/ })).toBeVisible();
 });
@@ -240,13 +240,13 @@ test('a fixed form asks questions of several kinds, each once, and reads them to
     'Tap them in order, from the first to the last.',
     'Tap what belongs to each.',
   ]);
-  await expect(page.getByText('1 of 1 readers finished')).toBeVisible();
+  await expect(page.getByText('1 of 1 reader finished')).toBeVisible();
 });
 
 test('the school lead sees windows by grade, beside the one before', async ({ page }) => {
   await signIn(page, 'ines');
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
-  await expect(page.getByRole('columnheader', { name: /^Against autumn/ })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: /^Change since autumn/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /now: from .* before: from/ })).toBeVisible();
   await axe(page, 'windows');
   await choose(page.getByRole('combobox', { name: /^Window/ }), 1);

@@ -42,7 +42,7 @@ test('a deck gathers words of texts, is practised in rounds of at most ten, and 
   await page.getByRole('menuitem', { name: 'Word lists' }).click();
   await page.getByRole('button', { name: 'New word list' }).first().click();
   await page.getByRole('button', { name: 'Save word list' }).click();
-  await expect(page.getByRole('alert')).toContainText('Give the deck a name');
+  await expect(page.getByRole('alert')).toContainText('Enter a name of 80 letters');
   await page.getByLabel('Name').fill(name);
   for (const text of ['Why the Kettle Sings', 'Why Cats Land on Their Feet']) {
     await page.getByLabel('Add words from a text').fill(text);
@@ -57,7 +57,7 @@ test('a deck gathers words of texts, is practised in rounds of at most ten, and 
   await page.getByRole('button', { name: 'Save word list' }).click();
   const row = page.getByRole('row').filter({ hasText: name });
   await expect(row).toContainText(/rounds of (\d+, )+\d+/);
-  await page.getByRole('button', { name: `Remove ${name}` }).click();
+  await page.getByRole('button', { name: `Delete ${name}` }).click();
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toHaveCount(1);

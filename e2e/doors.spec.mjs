@@ -48,7 +48,7 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
   await teacher(page, 'marit');
   await view(page, 'Roster');
   await page.getByRole('button', { name: 'Add readers' }).click();
-  await page.getByRole('menuitem', { name: /From the school/ }).click();
+  await page.getByRole('menuitem', { name: /From school/ }).click();
   const teo = await (await browser.newContext()).newPage();
   await teacher(teo, 'teo');
   const one = (await api(teo, 'GET', `/classes/${classOf(teo)}`)).readers[0];
@@ -75,10 +75,7 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
   await teo.context().close();
 });
 
-test('one sees where one is signed in School year ends it there; the lead sees the sign-ins', async ({
-  browser,
-  page,
-}) => {
+test('one sees where one is signed in and ends it there; the lead sees the sign-ins', async ({ browser, page }) => {
   const other = await (await browser.newContext()).newPage();
   await teacher(other, 'ines');
   await teacher(page, 'ines');

@@ -81,7 +81,7 @@ test('a window takes the focus, keeps it, and gives it back', async ({ page }) =
   await expect(opener).toBeFocused();
 });
 
-test('a long list sorts, narrows, is picked by keys, and draws only what is viewed', async ({ page }) => {
+test('a long list sorts, narrows, is picked by keys, and draws only what is looked at', async ({ page }) => {
   await page.goto(`${address}/kit`);
   const list = page.getByRole('region', { name: 'Three hundred readers' });
   await expect(list.getByRole('row').nth(1)).toContainText('Reader 1');

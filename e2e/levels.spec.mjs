@@ -13,7 +13,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
     .click();
   await page.getByRole('link', { name: 'Open profile' }).click();
   const account = page.getByRole('region', { name: 'Evidence for the level' }).first();
-  await expect(account.getByText(/with a level check/)).toBeVisible();
+  await expect(account.getByText(/after one more level check/)).toBeVisible();
   const rows = account.getByRole('row');
   const count = await rows.count();
   expect(count).toBeGreaterThan(4);

@@ -77,7 +77,7 @@ test('marks are kept while there is no network, and by touch', async ({ page, co
   await beginRecord(page);
   await page
     .getByRole('group', { name: 'A tap marks' })
-    .getByRole('button', { name: /^left out/ })
+    .getByRole('button', { name: /^omission/ })
     .click();
   await context.setOffline(true);
   await page.getByRole('button', { name: /^sea/ }).first().click();
@@ -101,7 +101,7 @@ test('a reader records a text, the listening device drafts a record, the teacher
   await place(page, 'Readers');
   await page.getByRole('checkbox', { name: 'Select Mateo', exact: true }).click();
   await page.getByRole('button', { name: /^Assign to/ }).click();
-  await page.getByLabel('To be listen', { exact: false }).check();
+  await page.getByLabel('Read aloud', { exact: false }).check();
   const skip = page.getByLabel('Skip readers who have had it');
   if (await skip.count()) await skip.uncheck();
   await page

@@ -81,7 +81,7 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await place(page, 'Readers');
   await page.getByRole('checkbox', { name: 'Select Mateo', exact: true }).click();
   await page.getByRole('button', { name: /^Assign to 1 reader/ }).click();
-  await expect(page.getByRole('checkbox', { name: /^With questions on the way/ })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /^Ask questions on the way/ })).toBeChecked();
   await page.getByRole('button', { name: 'Assign to 1 reader', exact: true }).click();
   await expect(page.getByText(`${title}: Assigned to 1 reader`)).toBeVisible();
 });
@@ -141,7 +141,7 @@ test('a reader answers every kind, also without a network, and hands in', async 
   await axe(page, 'writing an answer');
   await done(page);
   await page.getByRole('button', { name: 'Hand in' }).click();
-  await expect(page.getByText('Your teacher is reading what you wrote.')).toBeVisible();
+  await expect(page.getByText('Your teacher is reading your answers.')).toBeVisible();
 });
 
 test('what was written is marked with its rubric and the result let go; the reader sees both', async ({

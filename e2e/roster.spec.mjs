@@ -33,7 +33,7 @@ test('a class is made, and a list is pasted with what is wrong said in its cell'
     'Ana\tCruz\t5\t38\nBo\tLee\tYear 6\tgrade 5\nZed\tQuux\tforty\tdeep\nMateo\tRivas\t4\t\nBo\tLee\t5\t\n',
   );
   // A bare number is asked about: 38 of what?
-  await expect(page.getByText(/^38 of what\?/)).toBeVisible();
+  await expect(page.getByText(/^Choose the level unit above, or write “38 fm”/)).toBeVisible();
   await choose(page.getByLabel('Level unit'), 'fm');
   await expect(page.getByText('2 new,')).toBeVisible();
   await expect(page.getByText('3 to fix')).toBeVisible();
@@ -44,18 +44,18 @@ test('a class is made, and a list is pasted with what is wrong said in its cell'
   await page.getByRole('button', { name: /^Yes, Mateo Rivas of grade 4, 4 Tern/ }).click();
   await page.getByRole('button', { name: 'No, another child' }).last().click();
   await expect(page.getByText('1 to fix')).toBeVisible();
-  await page.getByRole('button', { name: 'Put 4 rows in' }).click();
+  await page.getByRole('button', { name: 'Save 4 rows' }).click();
   // The child of another class is asked for; their teacher answers.
   await expect(page.getByText('3 readers added, 1 requested')).toBeVisible();
   await expect(page.getByText('3 can sign in now')).toBeVisible();
 
   // The bad row is still there, also after coming back, and goes in when it is right.
-  await expect(page.getByText(/^Kept \d\d:\d\d$/)).toBeVisible();
+  await expect(page.getByText(/^Saved \d\d:\d\d$/)).toBeVisible();
   await page.reload();
   await expect(cell(page, 'Given name', 1)).toHaveValue('Zed');
   await cell(page, 'Grade', 1).fill('5');
   await cell(page, 'Level', 1).fill('40 fm');
-  await page.getByRole('button', { name: 'Put 1 row in' }).click();
+  await page.getByRole('button', { name: 'Save 1 row' }).click();
   await expect(page.getByText('1 reader added')).toBeVisible();
 });
 
@@ -87,7 +87,7 @@ test('readers of the school come in with two keystrokes, and undo takes them out
   await view(page, 'Roster');
   await expect(page.getByText('4 of 4 readers')).toBeVisible();
   await page.getByRole('button', { name: 'Add readers' }).click();
-  await page.getByRole('menuitem', { name: /^From the school/ }).click();
+  await page.getByRole('menuitem', { name: /^From school/ }).click();
   await page.keyboard.type(`${one.givenName} ${one.familyName}`);
   await expect(page.getByRole('button', { name: new RegExp(`${one.givenName} ${one.familyName}`) })).toBeVisible();
   await page.keyboard.press('Enter');
@@ -261,7 +261,7 @@ test('a roster file is previewed, its good rows taken in, its bad rows mended, a
   await page
     .getByLabel('Choose OneRoster zip')
     .setInputFiles({ name: 'our-own.zip', mimeType: 'application/zip', buffer: await out.body() });
-  await expect(page.getByText('School already matches this file.')).toBeVisible();
+  await expect(page.getByText('The school already matches this file.')).toBeVisible();
 
   await place(page, 'Log');
   const undos = page.getByRole('button', { name: /^Undo: Imported fulmar.zip/ });
@@ -321,7 +321,7 @@ test('a file that would end more than a tenth is done when the number is typed, 
   ]);
   await page.getByRole('button', { name: 'Add 16 readers' }).click();
   await expect(page.getByText(/^Imported\. New readers/)).toBeVisible();
-  // School's other readers come from elsewhere: only what this source brought ends.
+  // The school's other readers come from elsewhere: only what this source brought ends.
   await bring(['Ada']);
   await expect(page.getByRole('row', { name: 'Readers 0 0 15 0' })).toBeVisible();
   const end = page.getByRole('button', { name: 'End 15 readers' });
@@ -369,9 +369,7 @@ test('a colleague is invited, chooses a password, and is signed out everywhere',
   await nele.context().close();
 });
 
-test('the level chart gets your school’s chart labels, and the next year is added and rolled over', async ({
-  page,
-}) => {
+test('the level chart gets the school’s own labels, and the next year is added and rolled over', async ({ page }) => {
   await signIn(page, 'ines');
   await place(page, 'Level chart');
   await page.getByRole('textbox', { name: 'New column' }).fill('Pier steps');
@@ -447,7 +445,7 @@ test('a guardian registers with the letter’s code, confirms by mail, and sees 
   const link = /http\S+confirm#\S+/.exec(await lead.locator('details[open] pre').innerText())[0];
   await lead.context().close();
   await home.goto(link);
-  await expect(home.getByText('Confirmed.')).toBeVisible();
+  await expect(home.getByText('Email confirmed.')).toBeVisible();
   await home.getByRole('link', { name: 'Sign in' }).click();
   await home.getByLabel('User name').fill('wei@home.example');
   await home.getByLabel('Password').fill('tea at four o’clock');
@@ -459,8 +457,8 @@ test('a guardian registers with the letter’s code, confirms by mail, and sees 
   const lucia = await (await browser.newContext()).newPage();
   await signIn(lucia, 'lucia');
   await expect(lucia.getByRole('heading', { name: 'Mateo' })).toBeVisible();
-  await expect(lucia.getByText(/^Reads what is typical .* grade/)).toBeVisible();
-  await expect(lucia.getByText('Recent reading')).toBeVisible();
+  await expect(lucia.getByText(/^Mateo lee textos propios de.* grado/)).toBeVisible();
+  await expect(lucia.getByText('Lecturas recientes')).toBeVisible();
   await expect(lucia.getByText('Rivas', { exact: true })).toHaveCount(0);
   expect((await lucia.request.get('/api/school')).status()).toBe(404);
   await lucia.context().close();

@@ -57,7 +57,7 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
   await expect(page.getByText('Underlined words are only in this version.')).toBeVisible();
   await axe(page, 'versions side by side');
   await page.getByRole('radio', { name: 'Maze passage' }).click();
-  await expect(page.getByText(/choices\. Score: right ones less half the wrong ones/)).toBeVisible();
+  await expect(page.getByText(/choices\. Score: right answers minus half the wrong ones/)).toBeVisible();
   const first = await page.getByRole('article', { name: 'Maze passage' }).textContent();
   await axe(page, 'a maze passage');
   // On paper stands the passage with its title, whole, and nothing of the frame.

@@ -18,7 +18,8 @@ const readers: Plugin = {
       chunk.imports.forEach(take);
       if (chunk.facadeModuleId?.includes('/src/reader/')) chunk.dynamicImports.forEach(take);
     };
-    const theirs = (file: string) => file.includes('/src/reader/') || file.includes('/src/shared/');
+    const theirs = (file: string) =>
+      file.includes('/src/reader/') || file.includes('/src/shared/') || file.includes('virtual:language/');
     chunks.filter((x) => x.isEntry || theirs(x.facadeModuleId ?? '')).forEach((x) => take(x.fileName));
   },
 };

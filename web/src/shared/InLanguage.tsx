@@ -9,11 +9,13 @@ export function InLanguage({ session, children }: { session: Session; children: 
   const [spoken, setSpoken] = useState<Language>();
   useEffect(() => {
     let current = true;
-    void speak(wanted).then(() => {
+    const spoke = () => {
       if (!current) return;
       document.documentElement.lang = locale();
       setSpoken(wanted);
-    });
+    };
+    // Without a network a language may not be there yet: English always is.
+    speak(wanted).then(spoke, () => speak('en').then(spoke));
     return () => {
       current = false;
     };

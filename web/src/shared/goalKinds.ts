@@ -1,6 +1,6 @@
 import type { Api } from './api';
 import { number, percent } from './format';
-import { phrase, type Phrase, t } from './words';
+import { type Phrase, phrase, t } from './words';
 
 export type GoalKind = Api<'GoalKind'>;
 

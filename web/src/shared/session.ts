@@ -71,6 +71,7 @@ export const nobodyAfter = (session: Session): Session => ({
   name: '',
   token: '',
   supports: null,
+  language: null,
 });
 
 /** Signs in or out by the given call, then starts afresh. */

@@ -1,4 +1,4 @@
-import { phrase, type Phrase, t } from './words';
+import { type Phrase, phrase, t } from './words';
 
 const reasons: Record<string, Phrase> = {
   over: phrase('the check had ended'),

@@ -1,4 +1,4 @@
-import { phrase, type Phrase } from './words';
+import { type Phrase, phrase } from './words';
 import type { Api } from './api';
 
 export type TicketState = Api<'TicketState'>;

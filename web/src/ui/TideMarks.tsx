@@ -1,5 +1,5 @@
 import type { Api } from '../shared/api';
-import { phrase, type Phrase, t } from '../shared/words';
+import { type Phrase, phrase, t } from '../shared/words';
 
 type Mark = Api<'AttemptMark'>;
 

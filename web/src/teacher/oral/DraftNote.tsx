@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { api, ok, sentence } from '../../shared/api';
 import { percent } from '../../shared/format';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import { zoneNames } from './FiguresBox';
 import type { RecordData } from './useSheet';
 import { Button } from '../../ui/Button';
@@ -65,7 +65,7 @@ export function DraftNote({
     <div className="flex flex-wrap items-center gap-3" role="status">
       <span>
         {record.listening === 'Failed'
-          ? `${record.listenNote} ${t('The recording is saved. Try again or mark by hand.')}`
+          ? `${say(record.listenNote)} ${t('The recording is saved. Try again or mark by hand.')}`
           : t('The listening device can make a draft of this recording.')}
       </span>
       <Button size="sm" disabled={listen.isPending} onClick={() => listen.mutate()}>

@@ -2,7 +2,7 @@ import { cx } from 'class-variance-authority';
 import { useState } from 'react';
 import { fm, shortDay } from '../../shared/format';
 import { evidenceSources } from './evidence';
-import { t } from '../../shared/words';
+import { say, t } from '../../shared/words';
 import type { Api } from '../../shared/api';
 import { sure } from '../../shared/sure';
 
@@ -147,7 +147,7 @@ export function Trail({
         <path d={`M${line((d) => d.mean).join('L')}`} fill="none" stroke="var(--color-ink)" strokeWidth="1.8" />
         {r.marks.map((m, i) => {
           const moved = m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`;
-          const said = `${shortDay(m.at)}: ${m.note || glyphName(m)}${moved}`;
+          const said = `${shortDay(m.at)}: ${say(m.note) || glyphName(m)}${moved}`;
           const mark = (
             <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} {...glyphOf(m)}>
               <title>{said}</title>

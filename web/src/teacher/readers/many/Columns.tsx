@@ -1,6 +1,6 @@
 import type { Api } from '../../../shared/api';
 import { detailNames } from '../../../shared/readerDetails';
-import { phrase, type Phrase, t } from '../../../shared/words';
+import { type Phrase, phrase, t } from '../../../shared/words';
 import { sure } from '../../../shared/sure';
 import { Checkbox } from '../../../ui/Checkbox';
 import { Notice } from '../../../ui/Page';

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { cx } from 'class-variance-authority';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Api } from '../../../shared/api';
-import { phrase, type Phrase, t } from '../../../shared/words';
+import { type Phrase, phrase, t } from '../../../shared/words';
 import { cellOf, fields, isEmpty, pasted, withCell, type Checked, type FieldKey, type GridRow } from './gridRows';
 import { sure } from '../../../shared/sure';
 import { Button } from '../../../ui/Button';

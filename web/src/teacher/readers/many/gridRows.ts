@@ -1,7 +1,7 @@
 import type { Api } from '../../../shared/api';
 import { detailNames, readerDetails, type ReaderDetail } from '../../../shared/readerDetails';
 import { sure } from '../../../shared/sure';
-import { phrase, type Phrase } from '../../../shared/words';
+import { type Phrase, phrase } from '../../../shared/words';
 
 export type GridRow = Api<'ListRowView'>;
 export type Checked = Api<'CheckedListView'>;
