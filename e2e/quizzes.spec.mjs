@@ -32,7 +32,7 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await page.getByRole('button', { name: 'Save text' }).click();
   await page.getByRole('link', { name: 'Create quiz' }).click();
 
-  await page.getByRole('button', { name: 'Add question' }).click();
+  await page.getByRole('button', { name: 'Add first question' }).click();
   await page.getByLabel('Question').fill('What did the keeper light?');
   await choices(page, ['the lamp', 'the stairs', 'the ship', 'all of the above']);
   await page.getByLabel('B is right').check();

@@ -1,7 +1,7 @@
 import { cx } from 'class-variance-authority';
 import type { Api } from './api';
 import { Picture, pictureName } from './Picture';
-import { type Phrase, phrase, t } from './words';
+import { phrase, type Phrase, t } from './words';
 
 /** A secret as it is told to its reader: pictures in order, or the code or password to type. */
 export function Secret({ kind, secret, small = false }: { kind: SecretKind; secret: string; small?: boolean }) {

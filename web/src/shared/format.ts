@@ -1,6 +1,6 @@
 import type { Api } from './api';
 import { locale } from './language';
-import { type Phrase, phrase, t } from './words';
+import { phrase, type Phrase, t } from './words';
 
 /** Something that writes in the language of the page, made once for each. */
 const inLanguage = <T>(make: (language: string) => T) => {

@@ -1,6 +1,6 @@
 import type { Api } from './api';
 import { number, percent } from './format';
-import { type Phrase, phrase, t } from './words';
+import { phrase, type Phrase, t } from './words';
 
 export type GoalKind = Api<'GoalKind'>;
 

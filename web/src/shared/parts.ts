@@ -1,4 +1,4 @@
-import { type Phrase, phrase } from './words';
+import { phrase, type Phrase } from './words';
 import type { Api } from './api';
 
 /** An adult's part in a class. */

@@ -1,4 +1,4 @@
-import { type Phrase, phrase } from './words';
+import { phrase, type Phrase } from './words';
 import type { Api } from './api';
 
 /** What a roster may hold of a reader in words. */

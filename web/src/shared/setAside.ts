@@ -1,4 +1,4 @@
-import { type Phrase, phrase, t } from './words';
+import { phrase, type Phrase, t } from './words';
 
 const reasons: Record<string, Phrase> = {
   over: phrase('the check had ended'),

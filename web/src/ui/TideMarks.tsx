@@ -1,5 +1,5 @@
 import type { Api } from '../shared/api';
-import { type Phrase, phrase, t } from '../shared/words';
+import { phrase, type Phrase, t } from '../shared/words';
 
 type Mark = Api<'AttemptMark'>;
 

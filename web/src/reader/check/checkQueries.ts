@@ -1,4 +1,4 @@
-import { type Phrase, phrase } from '../../shared/words';
+import { phrase, type Phrase } from '../../shared/words';
 import { api, ok, type Api } from '../../shared/api';
 import { useQuery } from '@tanstack/react-query';
 import { keys } from '../../shared/keys';

@@ -3,7 +3,7 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf, fm } from '../../shared/format';
 import { createOnce } from '../../shared/once';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
 import { useFits } from '../tray/useFits';
 import { useTray } from '../tray/useTray';

@@ -3,7 +3,7 @@ import { Table } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { dayOf } from '../../shared/format';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { useTexts } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { LookHere } from './LookHere';

@@ -1,6 +1,6 @@
 import type { Api } from '../../shared/api';
 import { number, strandName, percent } from '../../shared/format';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import type { ReaderRow } from '../classQueries';
 
 export type SignalKind = Api<'SignalKind'>;

@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { clock, dayOf, fm, halfRange, percent, signed, timeOf } from '../../shared/format';
-import { type Phrase, phrase, say, t } from '../../shared/words';
+import { phrase, type Phrase, say, t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { setAsideSentences } from '../../shared/setAside';

@@ -1,4 +1,4 @@
-import { type Phrase, phrase } from '../../shared/words';
+import { phrase, type Phrase } from '../../shared/words';
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';

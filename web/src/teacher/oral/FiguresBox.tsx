@@ -1,7 +1,7 @@
 import { cx } from 'class-variance-authority';
 import { Pause, Timer } from '@phosphor-icons/react';
 import { clock, percent } from '../../shared/format';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import type { Counted } from './marks';
 import type { Api } from '../../shared/api';
 import { seasonWords } from '../checks/checkQueries';

@@ -1,6 +1,6 @@
 import { cx } from 'class-variance-authority';
 import { useState } from 'react';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { strandName } from '../../shared/format';
 import { change, isBetween, shownAt, type Mark } from './marks';
 import { kindNames } from './SheetLines';

@@ -1,6 +1,6 @@
 import { cx } from 'class-variance-authority';
 import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { betweenAt, isBetween, markOf, shownAt, type Kind, type Line, type Mark, type SheetWord } from './marks';
 
 export const kindNames: Record<Kind, Phrase> = {

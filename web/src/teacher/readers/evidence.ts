@@ -1,4 +1,4 @@
-import { type Phrase, phrase } from '../../shared/words';
+import { phrase, type Phrase } from '../../shared/words';
 import type { Api } from '../../shared/api';
 
 export type EvidenceSource = Api<'EvidenceSource'>;

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
-import { named, type Phrase, phrase, t } from '../../shared/words';
+import { named, phrase, type Phrase, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { FieldRow } from '../../ui/Field';

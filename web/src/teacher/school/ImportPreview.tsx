@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Api } from '../../shared/api';
 import { number } from '../../shared/format';
-import { type Phrase, phrase, say, t } from '../../shared/words';
+import { phrase, type Phrase, say, t } from '../../shared/words';
 import { Row } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';

@@ -6,7 +6,7 @@ import { type Api, api, asFile, ok, sentence } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 import { ListPage, PageHead } from '../../ui/Page';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { type Phrase, phrase, say, t } from '../../shared/words';
+import { phrase, type Phrase, say, t } from '../../shared/words';
 import { ChangesTable } from '../frame/ChangesTable';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Segments } from '../../ui/Segments';

@@ -7,7 +7,7 @@ import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { phrase, t } from '../../shared/words';
+import { phrase, say, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { bodyOf, emptyText, type TextForm } from './textForm';
 import { useKept } from '../../shared/useKept';
@@ -75,7 +75,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
       kept.letGo();
       await changed('texts');
       toast.success(t('Saved “{{title}}”', { title: form.title }), {
-        description: done.warnings.join(' ') || undefined,
+        description: done.warnings.map(say).join(' ') || undefined,
       });
       void go(`/class/${data.id}/texts/${done.id}`);
     } catch (problem) {

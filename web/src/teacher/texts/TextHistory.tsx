@@ -23,7 +23,7 @@ export function TextHistory({ x }: { x: TextData }) {
     ).then(
       (done) => {
         toast.success(t('Restored revision {{n}}', { n: revision }), {
-          description: done.warnings.join(' ') || undefined,
+          description: done.warnings.map(say).join(' ') || undefined,
         });
         void changed('texts');
       },

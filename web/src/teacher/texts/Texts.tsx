@@ -3,7 +3,7 @@ import { ArrowsDownUp } from '@phosphor-icons/react';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useOutletContext } from 'react-router';
 import { fm } from '../../shared/format';
-import { type Phrase, phrase, t } from '../../shared/words';
+import { phrase, type Phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { Filters } from './Filters';

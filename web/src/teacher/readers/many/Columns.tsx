@@ -1,6 +1,6 @@
 import type { Api } from '../../../shared/api';
 import { detailNames } from '../../../shared/readerDetails';
-import { type Phrase, phrase, t } from '../../../shared/words';
+import { phrase, type Phrase, say, t } from '../../../shared/words';
 import { sure } from '../../../shared/sure';
 import { Checkbox } from '../../../ui/Checkbox';
 import { Notice } from '../../../ui/Page';
@@ -37,7 +37,7 @@ export function Columns({
   return (
     <Notice className="max-h-[40%] flex-none overflow-auto" aria-label={t('Columns of the file')}>
       <p>
-        <b>{view.kind}</b>, {t('{{count}} rows', { count: view.rows.length })}. {view.notes.join(' ')}{' '}
+        <b>{view.kind}</b>, {t('{{count}} rows', { count: view.rows.length })}. {view.notes.map(say).join(' ')}{' '}
         <Checkbox checked={view.hasHeading} set={(on) => change(view.fields, on)}>
           {t('First row has column names')}
         </Checkbox>

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { cx } from 'class-variance-authority';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Api } from '../../../shared/api';
-import { type Phrase, phrase, t } from '../../../shared/words';
+import { phrase, type Phrase, say, t } from '../../../shared/words';
 import { cellOf, fields, isEmpty, pasted, withCell, type Checked, type FieldKey, type GridRow } from './gridRows';
 import { sure } from '../../../shared/sure';
 import { Button } from '../../../ui/Button';
@@ -151,7 +151,7 @@ export function Grid({
               </div>
               {result && (result.problems.length > 0 || result.twins.length > 0) && (
                 <p className="flex flex-wrap items-center gap-2 pt-0.75 pr-2 pb-1.5 pl-13 text-sm" role="cell">
-                  {result.problems.map((p) => p.reason).join(' ')}
+                  {result.problems.map((p) => say(p.reason)).join(' ')}
                   {result.fate === 'Question' && (
                     <>
                       {result.twins.map((twin) => (

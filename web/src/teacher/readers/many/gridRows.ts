@@ -1,7 +1,7 @@
 import type { Api } from '../../../shared/api';
 import { detailNames, readerDetails, type ReaderDetail } from '../../../shared/readerDetails';
 import { sure } from '../../../shared/sure';
-import { type Phrase, phrase } from '../../../shared/words';
+import { phrase, type Phrase } from '../../../shared/words';
 
 export type GridRow = Api<'ListRowView'>;
 export type Checked = Api<'CheckedListView'>;

@@ -112,7 +112,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
       setQuestions([...questions, ...formOf({ ...quiz, questions: found.questions }).map((x) => ({ ...x, id: null }))]);
       setAt(questions.length);
       toast.success(t('Imported {{count}} questions', { count: found.questions.length }), {
-        description: found.leftOut.join(' ') || undefined,
+        description: found.leftOut.map(say).join(' ') || undefined,
       });
     } catch (e) {
       toast.error(sentence(e));
@@ -295,7 +295,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
               )}
             </p>
             <Button look="main" onClick={() => add('Single')}>
-              {t('Add question')}
+              {t('Add first question')}
             </Button>
           </Empty>
         )}

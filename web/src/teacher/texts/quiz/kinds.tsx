@@ -1,7 +1,7 @@
 import type { FunctionComponent } from 'react';
 import type { Api } from '../../../shared/api';
 import { sure } from '../../../shared/sure';
-import { type Phrase, phrase, t } from '../../../shared/words';
+import { phrase, type Phrase, t } from '../../../shared/words';
 import { ChosenKey, OrderedKey, PairedKey, TriesInWords, type KeyProps } from './keys';
 
 type Choice = Api<'Choice'>;
