@@ -11,7 +11,7 @@ const story =
 async function add(page, kind, stem, strand) {
   await page.getByRole('button', { name: 'Add question' }).click();
   await page.getByRole('menuitem', { name: kind }).click();
-  await page.getByLabel('Question').fill(stem);
+  await page.getByRole('textbox', { name: 'Question', exact: true }).fill(stem);
   await choose(page.getByLabel('Strand'), strand);
 }
 
@@ -33,7 +33,7 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await page.getByRole('link', { name: 'Create quiz' }).click();
 
   await page.getByRole('button', { name: 'Add first question' }).click();
-  await page.getByLabel('Question').fill('What did the keeper light?');
+  await page.getByRole('textbox', { name: 'Question', exact: true }).fill('What did the keeper light?');
   await choices(page, ['the lamp', 'the stairs', 'the ship', 'all of the above']);
   await page.getByLabel('B is right').check();
   await expect(page.getByRole('status', { name: 'Remarks' })).toContainText(
