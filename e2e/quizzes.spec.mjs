@@ -37,7 +37,7 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await choices(page, ['the lamp', 'the stairs', 'the ship', 'all of the above']);
   await page.getByLabel('B is right').check();
   await expect(page.getByRole('status', { name: 'Remarks' })).toContainText(
-    'has “all of the above”, which is not a choice of its own.',
+    'Has “all of the above”, which is not a choice of its own.',
   );
   await page.getByRole('button', { name: 'Remove D' }).click();
   await page.getByLabel('A is right').check();
