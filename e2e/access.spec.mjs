@@ -92,7 +92,7 @@ for (const [width, name] of [
       await paste(page, 'Nils\tDahl\t2\t20\nZed\tQuux\t99\tdeep\nNew\tOne\t4\t');
       await expect(page.getByText('2 to fix')).toBeVisible();
       await axe(page, 'the grid');
-      await page.getByRole('button', { name: 'Clear' }).first().click();
+      await page.getByRole('button', { name: 'Clear', exact: true }).click();
       for (const name of ['Lists', 'Guardians', 'Class']) {
         await view(page, name);
         await expect(page.getByRole('status').filter({ hasText: 'Loading' })).toHaveCount(0);

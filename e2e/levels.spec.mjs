@@ -29,7 +29,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
     .click();
   await page.getByRole('button', { name: 'Leave out' }).click();
   await expect(page.getByRole('alert')).toContainText('Enter a reason');
-  await page.getByLabel('Why').fill('He had a cold');
+  await page.getByRole('textbox', { name: 'Why' }).fill('He had a cold');
   await page.getByRole('button', { name: 'Leave out' }).click();
   await expect(account.getByText('left out: He had a cold')).toBeVisible();
   await axe(page, 'evidence');
@@ -42,7 +42,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
   await page.getByRole('button', { name: 'Add judgement…' }).click();
   await choose(page.getByLabel('Written as'), 'grade');
   await page.getByRole('textbox', { name: 'Level', exact: true }).fill('6');
-  await page.getByLabel('Why').fill('Reads to his sister every night');
+  await page.getByRole('textbox', { name: 'Why' }).fill('Reads to his sister every night');
   await axe(page, 'judgement');
   await page.getByRole('button', { name: 'Add judgement', exact: true }).click();
   await expect(rows).toHaveCount(count + 1);
@@ -52,7 +52,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
 
   await page.getByRole('button', { name: 'Set level…' }).click();
   await page.getByRole('textbox', { name: 'Level', exact: true }).fill('51');
-  await page.getByLabel('Why').fill('Reads novels at home');
+  await page.getByRole('textbox', { name: 'Why' }).fill('Reads novels at home');
   await axe(page, 'set level');
   await page.getByRole('button', { name: 'Set level', exact: true }).click();
   await expect(account.getByText('Set to 51.0 fm until the next level check.')).toBeVisible();

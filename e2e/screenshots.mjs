@@ -104,7 +104,7 @@ await paste(
 );
 await desk.getByText('2 to fix').waitFor();
 await shot(desk, 'many');
-await desk.getByRole('button', { name: 'Clear' }).click();
+await desk.getByRole('button', { name: 'Clear', exact: true }).click();
 
 await place(desk, 'Assignments');
 await desk.getByRole('link', { name: 'Level checks' }).click();

@@ -24,7 +24,7 @@ test('a text is found in spite of a slip, by filters, and the search is kept', a
   await page.getByLabel('Name', { exact: true }).fill('Reports');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved search Reports')).toBeVisible();
-  await page.getByRole('button', { name: 'Clear' }).click();
+  await page.getByRole('button', { name: 'Clear', exact: true }).click();
   await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toBeVisible();
   await page.getByRole('button', { name: /^Saved searches/ }).click();
   await page.getByRole('menuitem', { name: 'Reports', exact: true }).click();

@@ -194,7 +194,7 @@ test('term goals are suggested, changed, saved, and each shows how it stands', a
   await teacher(page);
   await place(page, 'Goals');
   for (const name of ['Mateo', 'Jun', 'Farah'])
-    await page.getByRole('checkbox', { name: `Select ${name}`, exact: true }).click();
+    await page.getByRole('checkbox', { name: `Add ${name} to tray`, exact: true }).click();
   await page.getByRole('button', { name: 'Suggest for 3 in tray' }).click();
   const words = page.getByRole('spinbutton', { name: 'Words goal for Mateo' });
   await expect(words).not.toHaveValue('');

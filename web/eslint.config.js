@@ -24,6 +24,15 @@ export default ts.config(
   },
   {
     files: ['src/**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      // A message is said, never glued into a text.
+      '@typescript-eslint/no-base-to-string': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
     plugins: { 'import-x': imports },
     settings: {
       'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },

@@ -9,7 +9,7 @@ namespace Core.Tests;
 /// <summary>Sentences that are put into words where they are read.</summary>
 public sealed class MessageTests
 {
-    private static string Spanish(Message m) => Catalogue.Spanish.Say(m);
+    private static string Spanish(Message m) => Catalogue.Of(Language.Spanish).Say(m);
 
     [Fact]
     public void A_message_keeps_its_sentence_apart_from_its_values()

@@ -24,7 +24,7 @@ public sealed class LanguageTests(Harness harness)
                     givenName = (string)member["givenName"]!,
                     familyName = (string)member["familyName"]!,
                     grade = (int)member["grade"]!,
-                    details = new { HomeLanguage = "español" },
+                    details = new Dictionary<string, string> { ["HomeLanguage"] = "español" },
                     supports = new { },
                 }
             )
@@ -59,6 +59,34 @@ public sealed class LanguageTests(Harness harness)
         (await lead.Problem(await lead.Put("/api/school", next), 422))["fields"]!["letters[1].body"]!
             .Said()
             .ShouldContain("{code}");
+    }
+
+    [Fact]
+    public async Task A_school_has_one_letter_in_each_language_and_no_other()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        async Task<string> Fault(Action<JsonArray> change, string field)
+        {
+            var school = (await lead.Get("/api/school")).AsObject();
+            change(school["letters"]!.AsArray());
+            return (await lead.Problem(await lead.Put("/api/school", school), 422))["fields"]![field]!.Said();
+        }
+        (await Fault(all => all.Clear(), "letters")).ShouldContain("each language");
+        (await Fault(all => all.RemoveAt(0), "letters")).ShouldContain("each language");
+        (await Fault(all => all[1] = all[0]!.DeepClone(), "letters")).ShouldContain("each language");
+        (await Fault(all => all[0]!["title"] = null, "letters[0].title")).ShouldContain("title");
+        // A fault stands at the letter that was sent, in whatever order they came.
+        var found = await Fault(
+            all =>
+            {
+                var english = all[0]!;
+                all.RemoveAt(0);
+                all.Add(english);
+                english["body"] = "";
+            },
+            "letters[1].body"
+        );
+        found.ShouldContain("letter");
     }
 
     [Fact]

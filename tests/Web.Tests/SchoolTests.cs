@@ -279,8 +279,8 @@ public sealed class SchoolTests(Harness harness)
             $"/api/classes/{room.Id}/readers",
             new
             {
-                givenName = "Zephyrine",
-                familyName = "Qwertz",
+                givenName = "Zéphyrine",
+                familyName = "O’Qwertz \"Zip\"",
                 grade = 4,
                 level = 30,
             }
@@ -289,14 +289,26 @@ public sealed class SchoolTests(Harness harness)
         (
             await lead.Put(
                 $"/api/classes/{room.Id}/list/draft",
-                new { rows = new[] { new { givenName = "Zephyrine", sameAs = id } }, levelSystem = "fm" }
+                new { rows = new[] { new { givenName = "Zéphyrine", sameAs = id } }, levelSystem = "fm" }
             )
         ).EnsureSuccessStatusCode();
         await harness.Guardian(lead, room.Id, id, $"z-{Guid.NewGuid():N}@example.org");
+        (
+            await lead.Post(
+                $"/api/classes/{room.Id}/readers/{id}/levels",
+                new
+                {
+                    level = "31",
+                    system = "fm",
+                    sd = 2,
+                    reason = "Reads on",
+                }
+            )
+        ).EnsureSuccessStatusCode();
         var record = JsonNode.Parse(
             await (await lead.Send(HttpMethod.Get, $"/api/readers/{id}/record.json")).Content.ReadAsStringAsync()
         )!;
-        ((string)record["reader"]!["family_name"]!).ShouldBe("Qwertz");
+        ((string)record["reader"]!["family_name"]!).ShouldBe("O’Qwertz \"Zip\"");
         record["reader"]!.AsObject().ContainsKey("secret").ShouldBeFalse();
         record["guardians"]!.AsArray().Count.ShouldBe(1);
         using (
@@ -304,14 +316,17 @@ public sealed class SchoolTests(Harness harness)
                 await (await lead.Send(HttpMethod.Get, $"/api/readers/{id}/record.pdf")).Content.ReadAsByteArrayAsync()
             )
         )
-            pdf.GetPage(1).Text.ShouldContain("Zephyrine");
+            pdf.GetPage(1).Text.ShouldContain("Zéphyrine");
 
-        (await lead.Problem(await lead.Post($"/api/readers/{id}/delete", new { name = "Zephyrine" }), 422))["fields"]!
+        (await lead.Problem(await lead.Post($"/api/readers/{id}/delete", new { name = "Zéphyrine" }), 422))["fields"]!
             ["name"]
             .ShouldNotBeNull();
-        (await lead.Post($"/api/readers/{id}/delete", new { name = "zephyrine qwertz" })).EnsureSuccessStatusCode();
+        (
+            await lead.Post($"/api/readers/{id}/delete", new { name = "zéphyrine o’qwertz \"zip\"" })
+        ).EnsureSuccessStatusCode();
         (await lead.Send(HttpMethod.Get, $"/api/readers/{id}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await Everywhere("zephyrine")).ShouldBeEmpty();
+        (await Everywhere("zéphyrine")).ShouldBeEmpty();
+        (await Everywhere("qwertz")).ShouldBeEmpty();
         (await lead.Get("/api/school/looks")).AsArray().Select(l => (string)l!["what"]!).ShouldContain("ReaderDeleted");
     }
 

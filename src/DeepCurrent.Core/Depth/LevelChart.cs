@@ -125,10 +125,12 @@ public sealed class LevelChart
     /// <param name="yearGone">Share of the school year gone, 0 to 1.</param>
     public Fathoms Typical(int grade, double yearGone) => DepthAt(grade - 1 + Math.Clamp(yearGone, 0, 1));
 
-    /// <summary>The grade label a depth falls in: the first row whose depth is at or below it, so 26 fm is "grade
-    /// 3".</summary>
-    public string GradeLabel(Fathoms depth) =>
-        (Rows.FirstOrDefault(r => depth.Value <= r.Depth.Value) ?? Rows[^1]).GradeLabel;
+    /// <summary>The row a depth falls in: the first that is at least as deep, so 26 fm is grade 3; beyond the chart its
+    /// last.</summary>
+    public LevelRow RowOf(Fathoms depth) => Rows.FirstOrDefault(r => depth.Value <= r.Depth.Value) ?? Rows[^1];
+
+    /// <summary>The grade label of the row a depth falls in.</summary>
+    public string GradeLabel(Fathoms depth) => RowOf(depth).GradeLabel;
 
     private double Cubic(int i, double t)
     {

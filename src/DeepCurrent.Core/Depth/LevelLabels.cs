@@ -69,7 +69,7 @@ public static class LevelLabels
     /// <returns>Empty where a school's own column has no label for that row, or does not exist.</returns>
     public static string Write(Fathoms depth, string system, LevelChart chart)
     {
-        var row = chart.Rows.FirstOrDefault(r => depth.Value <= r.Depth.Value) ?? chart.Rows[^1];
+        var row = chart.RowOf(depth);
         var own = chart.OwnColumns.ToList().IndexOf(system);
         return system switch
         {
@@ -88,7 +88,7 @@ public static class LevelLabels
     /// <returns>The grade where the system has no label for that row.</returns>
     public static Message Name(Fathoms depth, string system, LevelChart chart)
     {
-        var row = chart.Rows.FirstOrDefault(r => depth.Value <= r.Depth.Value) ?? chart.Rows[^1];
+        var row = chart.RowOf(depth);
         return system switch
         {
             InFathoms => $"{depth.Value:0.0} fm",

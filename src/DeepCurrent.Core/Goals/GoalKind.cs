@@ -32,5 +32,5 @@ public static class GoalKindRules
         };
 
     internal static ArgumentOutOfRangeException Unknown(GoalKind kind) =>
-        new(nameof(kind), kind, $"There is no such kind of goal.");
+        new(nameof(kind), kind, "There is no such kind of goal.");
 }

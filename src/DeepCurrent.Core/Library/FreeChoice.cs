@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Roster;
 
 namespace DeepCurrent.Core.Library;
 
@@ -67,11 +68,9 @@ public static class FreeChoice
             .Where(o => Allowed(o.Zone, rules.Depth))
             .GroupBy(o => o.Card.Topic)
             .OrderByDescending(g => interests.GetValueOrDefault(g.Key))
-            .ThenBy(g => g.Key, StringComparer.Ordinal)
+            .ThenByName(g => g.Key)
             .Select(g =>
-                g.OrderBy(o => Math.Abs(o.Forecast.Value - Forecast.AtSameDepth))
-                    .ThenBy(o => o.Card.Title, StringComparer.Ordinal)
-                    .ToList()
+                g.OrderBy(o => Math.Abs(o.Forecast.Value - Forecast.AtSameDepth)).ThenByName(o => o.Card.Title).ToList()
             )
             .ToList();
         return

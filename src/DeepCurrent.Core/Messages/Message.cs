@@ -20,7 +20,7 @@ public sealed class Message : IEquatable<Message>
 
     private readonly StringBuilder? written;
     private readonly List<MessageValue> values;
-    private readonly string? key;
+    private string? key;
 
     /// <summary>Begins a message; the compiler calls this for an interpolated string.</summary>
     public Message(int literalLength, int formattedCount)
@@ -39,7 +39,7 @@ public sealed class Message : IEquatable<Message>
     }
 
     /// <summary>The English sentence with <c>{{0}}</c>, <c>{{1}}</c> and <c>{{count}}</c> where its values go.</summary>
-    public string Key => key ?? written!.ToString();
+    public string Key => key ??= written!.ToString();
 
     /// <summary>What goes into it, in order.</summary>
     public IReadOnlyList<MessageValue> Values => values;

@@ -19,6 +19,10 @@ public static class NameOrder
     public static IOrderedEnumerable<T> OrderByName<T>(this IEnumerable<T> things, Func<T, string> name) =>
         things.OrderBy(t => Key(name(t)), StringComparer.Ordinal).ThenBy(name, StringComparer.Ordinal);
 
+    /// <summary>Among what is otherwise alike, in order of name.</summary>
+    public static IOrderedEnumerable<T> ThenByName<T>(this IOrderedEnumerable<T> things, Func<T, string> name) =>
+        things.ThenBy(t => Key(name(t)), StringComparer.Ordinal).ThenBy(name, StringComparer.Ordinal);
+
     /// <summary>What a name is sorted by, sign by sign.</summary>
     private static string Key(string name)
     {

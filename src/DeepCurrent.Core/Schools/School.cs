@@ -39,13 +39,16 @@ public sealed record School
     /// <summary>The label system levels are named in: one of the chart's.</summary>
     public string LevelSystem { get; init; } = LevelLabels.InGrades;
 
+    /// <summary>The label system in use: grades, where the chosen one was a column the chart no longer has.</summary>
+    public string NamedIn => LevelLabels.Systems(Chart).Contains(LevelSystem) ? LevelSystem : LevelLabels.InGrades;
+
     /// <summary>The words of its letters to guardians by language, as they are kept; null for the usual ones.</summary>
     public string? Letters { get; init; }
 
     public int Version { get; init; } = 1;
 
     /// <summary>What a depth is called at this school.</summary>
-    public Message LevelName(Fathoms depth) => LevelLabels.Name(depth, LevelSystem, Chart);
+    public Message LevelName(Fathoms depth) => LevelLabels.Name(depth, NamedIn, Chart);
 
     /// <summary>The chart that turns depth into this school's labels.</summary>
     public LevelChart Chart => OwnChart ?? LevelChart.Default;

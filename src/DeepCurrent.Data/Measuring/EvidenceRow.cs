@@ -49,6 +49,18 @@ public sealed record EvidenceRow
 
     public Message Note { get; init; } = Message.Nothing;
 
+    /// <summary>The level check this comes from: its evidence is noted as "check: what".</summary>
+    public Message NotedCheck => Message.Verbatim(Note.Values is [{ Text: { } check }, ..] ? check : "");
+
+    /// <summary>What of the level check this is: a passage, the maze, word meaning.</summary>
+    public Message NotedPart =>
+        Note.Values switch
+        {
+            [.., { Message: { } part }] => part,
+            [.., { Text: { } title }] => Message.Verbatim(title),
+            _ => Message.Nothing,
+        };
+
     /// <summary>The first attempt at a question.</summary>
     /// <param name="right">Null where a person has not marked it yet.</param>
     public static EvidenceRow Answer(

@@ -165,10 +165,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
     /// <summary>What deleting a reader takes along, counted.</summary>
     public async Task<IReadOnlyList<Message>> Counted(ReaderId readerId)
     {
-        var things = ReaderThings.All.Where(x => x.Delete is not OnDelete.Forgets).ToList();
-        var counts = things.Select(x => $"select count(*)::int from {x.Table} where {x.Column} = @readerId");
-        var answers = """
-            select
+        const string answers = """
               (
                 (select count(*) from answer a join ticket k on k.id = a.ticket_id where k.reader_id = @readerId) + (
                   select count(*)
@@ -178,14 +175,16 @@ public sealed class RecordStore(NpgsqlDataSource db)
                     join sitting s on s.id = p.sitting_id
                   where s.reader_id = @readerId))::int
             """;
-        var found = await db.All<int>(string.Join(" union all ", counts.Prepend(answers)), new { readerId });
-        return things
-            .Select(x => x.What)
-            .Prepend(n => $"{n:count} answers")
-            .Zip(found, (what, n) => (what, n))
-            .Where(x => x.n > 0)
-            .Select(x => x.what(x.n))
+        var asked = ReaderThings
+            .All.Where(x => x.Delete is not OnDelete.Forgets)
+            .Select(x => (x.What, Sql: $"(select count(*)::int from {x.Table} where {x.Column} = @readerId)"))
+            .Prepend((What: n => $"{n:count} answers", Sql: answers))
             .ToList();
+        var found = await db.Single<int[]>(
+            $"select array[{string.Join(", ", asked.Select(a => a.Sql))}]",
+            new { readerId }
+        );
+        return asked.Zip(found).Where(x => x.Second > 0).Select(x => x.First.What(x.Second)).ToList();
     }
 
     /// <summary>Roster files of a school that are kept and may hold a reader.</summary>
@@ -198,10 +197,19 @@ public sealed class RecordStore(NpgsqlDataSource db)
     }
 
     private const string DeleteSql = $"""
-        update change h set summary = replace(h.summary::text, @Written, 'a reader')::jsonb
+        -- The names as they are written within a JSON text: the whole one anywhere, the given one where it stands alone.
+        with named as (
+          select substr(w.whole, 2, length(w.whole) - 2) as whole, w.given
+          from (select to_jsonb(@FullName::text)::text as whole, to_jsonb(@GivenName::text)::text as given) w)
+        update change h
+        set summary = replace(
+          replace(h.summary::text, named.whole, 'a reader'), '"text": ' || named.given, '"text": "a reader"')::jsonb
+        from named
         where h.school_id = @schoolId
-          and strpos(h.summary::text, @Written) > 0
-          and exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = any(@ids));
+          and (strpos(h.summary::text, named.whole) > 0 or strpos(h.summary::text, named.given) > 0)
+          and (
+            h.detail::text ~ @anyId
+            or exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = any(@ids)));
         update list_draft d
         set rows = coalesce(
           (
@@ -303,11 +311,12 @@ public sealed class RecordStore(NpgsqlDataSource db)
             DeleteSql,
             new
             {
-                // As it stands within a JSON text.
-                Written = Database.ToJson(reader.FullName)[1..^1],
+                reader.FullName,
+                reader.GivenName,
                 schoolId,
                 ids,
                 texts = ids.Select(i => i.ToString()).ToArray(),
+                anyId = string.Join('|', ids),
                 doors = ids.Select(i => $"reader {i}").ToArray(),
                 tries = ids.Select(i => $"reader {i} %").ToArray(),
             },

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Library;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Choosing;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
@@ -93,7 +94,7 @@ public static class ChoosingEndpoints
             request.Open,
             request.Depth ?? ChoiceDepth.WithinReach,
             request.Fiction,
-            [.. (request.Without ?? []).Intersect(topics).Order(StringComparer.Ordinal)],
+            [.. (request.Without ?? []).Intersect(topics).OrderByName(t => t)],
             most
         );
         await store.Put(classId, rules);
@@ -136,7 +137,7 @@ public static class ChoosingEndpoints
             rules.Fiction,
             rules.Without ?? [],
             rules.MostOpen,
-            [.. (await library.Topics(school.Id)).Order(StringComparer.Ordinal)],
+            [.. (await library.Topics(school.Id)).OrderByName(t => t)],
             counts.DefaultIfEmpty(0).Min(),
             counts.DefaultIfEmpty(0).Max()
         );

@@ -81,8 +81,8 @@ public static class PrintEndpoints
                 && (wanted is null || wanted.Contains(c.Id))
             )
             .Select(e => (Class: state.Classes[e.ClassId], Reader: state.Readers[e.ReaderId]))
-            .OrderBy(x => x.Class.Name, StringComparer.Ordinal)
-            .ThenBy(x => x.Reader.GivenName, StringComparer.Ordinal)
+            .OrderByName(x => x.Class.Name)
+            .ThenByName(x => x.Reader.GivenName)
             .DistinctBy(x => x.Reader.Id);
         return await room.Print(
             form,

@@ -226,12 +226,7 @@ public static class EvidenceEndpoints
     {
         if (first.Kind is EvidenceKind.Level)
             return $"{first.Note}, {Ranged(first)}";
-        // A part's evidence is noted as "check: what".
-        var check = first.Note.Values[0].Text ?? "";
-        var whats = rows.Select(e => e.Note.Values[^1])
-            .Distinct()
-            .Select(v => v.Message ?? Message.Verbatim(v.Text ?? ""));
-        return $"{check}: {whats}, {right} of {rows.Count} right";
+        return $"{first.NotedCheck}: {rows.Select(e => e.NotedPart).Distinct()}, {right} of {rows.Count} right";
     }
 
     private static Fathoms LevelOf(string? typed, string? system, LevelChart chart) =>

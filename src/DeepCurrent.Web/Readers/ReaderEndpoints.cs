@@ -296,7 +296,7 @@ public static class ReaderEndpoints
         var checks = evidence
             .Where(e => e.PartId is not null)
             .GroupBy(e => e.PartId)
-            .Select(g => Mark([.. g], Message.Verbatim(g.First().Note.Values[0].Text ?? "")));
+            .Select(g => Mark([.. g], g.First().NotedCheck));
         return [.. quizzes.Concat(others).Concat(checks).OrderBy(m => m.At)];
     }
 

@@ -138,7 +138,7 @@ public static class SchoolEndpoints
             CodesTo = s.CodesTo,
             SurnamesOnCards = s.SurnamesOnCards,
             GuardiansAllowed = s.GuardiansAllowed,
-            LevelSystem = s.LevelSystem,
+            LevelSystem = s.NamedIn,
             LevelSystems = LevelLabels.Systems(s.Chart),
             Letters = SchoolLetters.All(s),
             LetterMarks = LetterWords.Marks,
@@ -192,7 +192,7 @@ public static class SchoolEndpoints
                 "levelSystem",
                 $"Choose one of the school’s labels."
             );
-        SchoolLetters.Check(faults, r.Letters ?? []).Refuse();
+        SchoolLetters.Check(faults, r.Letters).Refuse();
     }
 
     private static ChartView ChartOf(School school) =>

@@ -21,7 +21,11 @@ public static class SchoolLetters
     public static IReadOnlyList<SchoolLetter> All(School school) =>
         [
             .. Enum.GetValues<Language>()
-                .Select(l => Of(school, l) is var w ? new SchoolLetter(l, w.Title, w.Body) : null!),
+                .Select(language =>
+                {
+                    var words = Of(school, language);
+                    return new SchoolLetter(language, words.Title, words.Body);
+                }),
         ];
 
     /// <summary>The letters as they are kept; null where all are the usual ones.</summary>
@@ -34,24 +38,30 @@ public static class SchoolLetters
         return own.Count == 0 ? null : Database.ToJson(own);
     }
 
-    /// <summary>What is wrong with a letter.</summary>
-    public static Faults Check(Faults faults, IReadOnlyList<SchoolLetter> letters)
+    /// <summary>What is wrong with a school's letters: one is asked for in each language.</summary>
+    public static Faults Check(Faults faults, IReadOnlyList<SchoolLetter>? letters)
     {
-        foreach (var l in letters)
+        var found = letters ?? [];
+        faults.If(
+            !found.Select(l => l.Language).Order().SequenceEqual(Enum.GetValues<Language>()),
+            "letters",
+            $"Enter one letter in each language."
+        );
+        foreach (var (i, l) in found.Index())
             faults
                 .If(
-                    l.Title.Trim().Length is 0 or > LetterWords.LongestTitle,
-                    $"letters[{(int)l.Language}].title",
+                    l.Title?.Trim().Length is not (> 0 and <= LetterWords.LongestTitle),
+                    $"letters[{i}].title",
                     $"Enter a letter title of {LetterWords.LongestTitle} letters or fewer."
                 )
                 .If(
-                    l.Body.Trim().Length is 0 or > LetterWords.LongestBody,
-                    $"letters[{(int)l.Language}].body",
+                    l.Body?.Trim().Length is not (> 0 and <= LetterWords.LongestBody),
+                    $"letters[{i}].body",
                     $"Enter a letter of {LetterWords.LongestBody} letters or fewer."
                 )
                 .If(
-                    !l.Body.Contains("{code}", StringComparison.Ordinal),
-                    $"letters[{(int)l.Language}].body",
+                    l.Body?.Contains("{code}", StringComparison.Ordinal) == false,
+                    $"letters[{i}].body",
                     $"Add {"{code}"} to the letter. Without it, no one can register."
                 );
         return faults;

@@ -173,14 +173,12 @@ public static class OwnTextEndpoints
     {
         if (request.SentenceLength is null && request.Unfamiliar is null)
             return null;
-        try
-        {
-            return TextReasons.WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1);
-        }
-        catch (ArgumentOutOfRangeException e)
-        {
-            throw Refused.Field(e.ParamName ?? "text", $"{e.Message}");
-        }
+        var (sentences, unfamiliar) = (request.SentenceLength ?? 1, request.Unfamiliar ?? 1);
+        new Faults()
+            .If(!(sentences is >= 0.25 and <= 4), "sentenceLength", $"Enter 0.25 to 4.")
+            .If(!(unfamiliar is >= 0 and <= 4), "unfamiliar", $"Enter 0 to 4.")
+            .Refuse();
+        return TextReasons.WhatIf(TextCounter.Count(plain), sentences, unfamiliar);
     }
 
     /// <summary>A new text. Sent again before anybody has changed it, it is the same text, as it is written by

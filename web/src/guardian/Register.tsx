@@ -1,6 +1,6 @@
 import { useEffect, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import { api, fieldOf, ok, Problem, sentence } from '../shared/api';
+import { api, fieldOf, ok, sentence, namesFields } from '../shared/api';
 import { say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { ErrorText } from '../ui/Field';
@@ -54,9 +54,7 @@ export default function Register() {
           {field('name', t('Your name'))}
           {field('mail', t('Your email address'), 'email')}
           {field('password', t('Choose a password'), 'password', t('Use 10 to 200 characters. A few words work well.'))}
-          {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
-            <ErrorText>{sentence(error)}</ErrorText>
-          ) : null}
+          {error && !namesFields(error) ? <ErrorText>{sentence(error)}</ErrorText> : null}
           <Row end>
             <Button look="main" type="submit">
               {t('Register')}

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { type Api, api, fieldOf, ok, Problem, sentence } from '../shared/api';
+import { type Api, api, fieldOf, ok, sentence, namesFields } from '../shared/api';
 import { keys } from '../shared/keys';
 import { useSignInBy } from '../shared/session';
 import { say, t } from '../shared/words';
@@ -87,9 +87,7 @@ function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
           value={password}
           set={setPassword}
         />
-        {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
-          <ErrorText>{sentence(error)}</ErrorText>
-        ) : null}
+        {error && !namesFields(error) ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <Row end>
           <Button look="main" type="submit">
             {t('Sign in')}

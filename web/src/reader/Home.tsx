@@ -2,7 +2,7 @@ import { cx } from 'class-variance-authority';
 import { SignOut } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { dayOf, number, percent, today } from '../shared/format';
+import { dayOf, percent, today } from '../shared/format';
 import { useLeave, type Session } from '../shared/session';
 import { pictureOf } from '../shared/paragraphs';
 import { t } from '../shared/words';
@@ -133,7 +133,7 @@ export function Home({ session }: { session: Session }) {
                 <h2 id="done">{t('Finished')}</h2>
                 <p className="mb-3.5">
                   {words > 0
-                    ? t('You read {{count}} words this week.', { count: number(words) })
+                    ? t('You read {{count}} words this week.', { count: words })
                     : t('No text finished yet this week.')}
                 </p>
                 <ul className="grid gap-2">

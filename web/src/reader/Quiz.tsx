@@ -1,4 +1,4 @@
-import { ArrowLeft, BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/react';
+import { BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
@@ -15,6 +15,7 @@ import type { Question } from './questions/draft';
 import { finished, letters, useWork, type Work } from './queries';
 import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
+import { ToMyReading } from './ToMyReading';
 import { ReaderBar, ReaderFoot, ReaderSide, Say, Water, sheetPull, textSheet } from '../ui/Reader';
 import { Show } from '../ui/Show';
 import { PageTitle } from '../ui/PageTitle';
@@ -85,12 +86,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
   return (
     <ReaderSide>
       <ReaderBar>
-        <Button asChild look="plain" size="reader">
-          <Link to="/">
-            <ArrowLeft size={24} aria-hidden />
-            {t('Stop for now')}
-          </Link>
-        </Button>
+        <ToMyReading unfinished />
         <PageTitle>{work.title}</PageTitle>
         <KeptNote />
         <span className="grow" />

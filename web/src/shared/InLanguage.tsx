@@ -6,13 +6,14 @@ import { Loading } from '../ui/Show';
 /** Pages in the language of whoever is signed in. In another language all of it is drawn anew. */
 export function InLanguage({ session, children }: { session: Session; children: ReactNode }) {
   const wanted = languageOf(session);
-  const [spoken, setSpoken] = useState<Language>();
+  /** What was asked for when the pages could last be drawn. */
+  const [ready, setReady] = useState<Language>();
   useEffect(() => {
     let current = true;
     const spoke = () => {
       if (!current) return;
       document.documentElement.lang = locale();
-      setSpoken(wanted);
+      setReady(wanted);
     };
     // Without a network a language may not be there yet: English always is.
     speak(wanted).then(spoke, () => speak('en').then(spoke));
@@ -20,5 +21,5 @@ export function InLanguage({ session, children }: { session: Session; children: 
       current = false;
     };
   }, [wanted]);
-  return spoken === wanted ? <Fragment key={spoken}>{children}</Fragment> : <Loading />;
+  return ready === wanted ? <Fragment key={ready}>{children}</Fragment> : <Loading />;
 }

@@ -142,6 +142,11 @@ export async function sendKept(
 
 /** The sentence to show for whatever went wrong. */
 export const sentence = (e: unknown) => (e instanceof Error ? e.message : t('Something went wrong. Try again.'));
+/** What is wrong by field, in sentences; else the sentence to show. */
+export const sentences = (e: unknown) =>
+  (e instanceof Problem && Object.values(e.fields).map(say).join(' ')) || sentence(e);
+/** Whether fields say themselves what is wrong with them. */
+export const namesFields = (e: unknown) => e instanceof Problem && Object.keys(e.fields).length > 0;
 export const fieldOf = (e: unknown, name: string) => {
   const field = e instanceof Problem ? e.fields[name] : undefined;
   return field && say(field);

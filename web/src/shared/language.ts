@@ -44,9 +44,7 @@ const load: Partial<Record<Language, () => Promise<{ default: Record<string, str
 };
 
 /** The language somebody reads in: what was chosen on this device, else their own, else the device's. */
-export function languageOf(
-  session: Pick<Api<'SessionView'>, 'role'> & { language?: Api<'SessionView'>['language'] },
-): Language {
+export function languageOf(session: Pick<Api<'SessionView'>, 'role' | 'language'>): Language {
   const chosen = localStorage.getItem(chosenHere);
   if (chosen === 'xa') return 'xa';
   // Teachers' pages speak English so far.

@@ -34,6 +34,16 @@ describe('what the server says', () => {
   });
 });
 
+describe('what is counted', () => {
+  it('is written as the language writes numbers', async () => {
+    expect(t('{{count}} words', { count: 12345 })).toBe('12,345 words');
+    expect(say({ key: '{{count}} readers', values: [], count: 12345 })).toBe('12,345 readers');
+    await speak('es');
+    expect(t('{{count}} words', { count: 12345 })).toBe('12.345 palabras');
+    expect(t('You read {{count}} words this week.', { count: 1 })).not.toContain('You read');
+  });
+});
+
 describe('another language', () => {
   it('says what it has, and English where it has nothing', async () => {
     await speak('es');

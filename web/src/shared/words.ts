@@ -20,10 +20,18 @@ export const phrase = (sentence: string) => sentence as Phrase;
 /** What can be said: a sentence as it is written here, or one from a table. No other text is taken for one. */
 type Said<S extends string> = [S] extends [Phrase] ? S : string extends S ? never : NoMember<S>;
 
-type Values = Record<string, string | number>;
+/** What goes into a sentence; what is counted is a number, by which a language chooses between one and many. */
+type Values = { [name: string]: string | number } & { count?: number };
+
+/** What is counted chooses between one and many, and is written as the language writes numbers. */
+const filled = (sentence: string, values: Values = {}): string =>
+  i18next.t(sentence, {
+    count: values.count,
+    replace: values.count === undefined ? values : { ...values, count: values.count.toLocaleString(locale()) },
+  });
 
 /** A sentence from the catalogue, with its values filled in. */
-export const t = <S extends string>(sentence: Said<S>, values?: Values): string => i18next.t(sentence, values ?? {});
+export const t = <S extends string>(sentence: Said<S>, values?: Values): string => filled(sentence, values);
 
 /** A word that is data and not a sentence, such as a topic: what the catalogue calls it, else the word itself. */
 export const named = (word: string): string => (i18next.exists(word) ? i18next.t(word) : word);
@@ -60,5 +68,5 @@ export const say = (message: Message | null | undefined): string => {
   if (!message?.key) return '';
   const values: Values = Object.fromEntries((message.values ?? []).map((value, i) => [String(i), valueOf(value)]));
   if (message.count != null) values.count = message.count;
-  return i18next.t(message.key, values);
+  return filled(message.key, values);
 };

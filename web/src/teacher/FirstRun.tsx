@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { api, fieldOf, ok, Problem, sentence } from '../shared/api';
+import { api, fieldOf, ok, sentence, namesFields } from '../shared/api';
 import { useSignInBy } from '../shared/session';
 import { t } from '../shared/words';
 import { Button } from '../ui/Button';
@@ -47,7 +47,7 @@ export default function FirstRun() {
       set={(value) => setForm({ ...form, [key]: value })}
     />
   );
-  const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
+  const other = error && !namesFields(error);
   return (
     <Door title={t('A new school')}>
       <p>{t('Name the school and yourself. Then create your first class.')}</p>

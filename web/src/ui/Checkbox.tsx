@@ -10,7 +10,7 @@ const box =
   'group-data-[state=checked]/mark:border-overlay';
 const square =
   'rounded-sm text-paper group-data-[state=checked]/mark:bg-overlay ' +
-  'group-data-[state=indeterminate]/mark:border-overlay' +
+  'group-data-[state=indeterminate]/mark:border-overlay ' +
   'group-data-[state=indeterminate]/mark:bg-overlay';
 
 type BoxProps = {

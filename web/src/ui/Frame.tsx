@@ -41,7 +41,8 @@ export const Neatline = () => (
 export const Frame = ({ children }: { children: ReactNode }) => (
   <div
     className={cx(
-      'grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[48px_38px_6px_minmax(0,1fr)_auto] print:block print:h-auto print:overflow-visible',
+      'grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[48px_38px_6px_minmax(0,1fr)_auto]',
+      'print:block print:h-auto print:overflow-visible',
       'overflow-hidden max-lg:h-auto max-lg:min-h-screen max-lg:grid-rows-[auto_auto_6px_auto_auto]',
       'max-lg:overflow-visible',
     )}

@@ -1,5 +1,4 @@
 import { cx } from 'class-variance-authority';
-import { ArrowLeft } from '@phosphor-icons/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -18,6 +17,7 @@ import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { Directions, ReaderBar, ReaderSide, Say, Water, pageLook } from '../../ui/Reader';
 import { Show } from '../../ui/Show';
+import { ToMyReading } from '../ToMyReading';
 import { PageTitle } from '../../ui/PageTitle';
 
 /** A level check: what it is, a question to try first in each part, and the parts one after the other. */
@@ -53,12 +53,7 @@ function Frame({
   return (
     <ReaderSide footless>
       <ReaderBar>
-        <Button asChild look="plain" size="reader">
-          <Link to="/">
-            <ArrowLeft size={24} aria-hidden />
-            {t('Stop for now')}
-          </Link>
-        </Button>
+        <ToMyReading unfinished />
         <PageTitle>{check.title}</PageTitle>
         <KeptNote />
         <span className="grow" />

@@ -15,15 +15,14 @@ type Kind = {
   says: (name: string, s: Signal) => [string, string];
 };
 
+const scores = (s: Signal) => s.figures.map((f) => percent(f / 100)).join(', ');
+
 /** Signals, the gravest first. */
 export const signals: Record<SignalKind, Kind> = {
   OutOfDepth: {
     name: phrase('Texts too hard'),
     topmark: 'M4 5.500h6L7 1z',
-    says: (name, s) => [
-      t('{{name}} scored under 60% on three texts in a row.', { name }),
-      s.figures.map((f) => percent(f / 100)).join(', '),
-    ],
+    says: (name, s) => [t('{{name}} scored under 60% on three texts in a row.', { name }), scores(s)],
   },
   FlickedThrough: {
     name: phrase('Too fast'),
@@ -50,7 +49,7 @@ export const signals: Record<SignalKind, Kind> = {
     topmark: 'M4 1h6L7 5.500z',
     says: (name, s) => [
       t('{{name}} finds the texts easy.', { name }),
-      t('{{scores}} on the last three texts.', { scores: s.figures.join(', ') }),
+      t('{{scores}} on the last three texts.', { scores: scores(s) }),
     ],
   },
   NothingRead: {

@@ -1,6 +1,6 @@
 import { cx } from 'class-variance-authority';
 import { useState } from 'react';
-import { phrase, type Phrase, t } from '../../shared/words';
+import { named, phrase, type Phrase, t } from '../../shared/words';
 import { strandName } from '../../shared/format';
 import { change, isBetween, shownAt, type Mark } from './marks';
 import { kindNames } from './SheetLines';
@@ -26,6 +26,7 @@ const partNames: Record<string, Phrase> = {
   details: phrase('Supporting details'),
   'own-words': phrase('In their own words'),
 };
+const partName = (part: string) => (partNames[part] ? t(partNames[part]) : named(part));
 const points = ['not retold', 'partly', 'told'] as const;
 
 type Change = (to: (s: Sheet) => Partial<Sheet>) => void;
@@ -182,9 +183,9 @@ function Retold({ record, sheet, change: put }: Props) {
       <ul className="[&>li]:border-line text-sm [&>li]:grid [&>li]:gap-1 [&>li]:border-b [&>li]:py-1.25">
         {record.parts.map((part) => (
           <li key={part}>
-            <span>{t(partNames[part] ?? phrase(part))}</span>
+            <span>{partName(part)}</span>
             <Segments
-              label={t(partNames[part] ?? phrase(part))}
+              label={partName(part)}
               size="sm"
               value={sheet.retelling[part]?.toString()}
               set={(n) => put((now) => ({ retelling: { ...now.retelling, [part]: Number(n) } }))}

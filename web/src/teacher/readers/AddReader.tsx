@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence, namesFields } from '../../shared/api';
 import { Secret } from '../../shared/Secret';
 import { useChanged } from '../../shared/changed';
 import { useOnce } from '../../shared/once';
@@ -72,7 +72,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
         </DialogFoot>
       </Dialog>
     );
-  const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
+  const other = error && !namesFields(error);
   return (
     <Dialog title={t('Add reader')} close={close} wide>
       <Form onSubmit={(e) => void save(e)}>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type Api, api, ok, Problem, sentence } from '../../shared/api';
+import { type Api, api, ok, sentences } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
 import { phrase, say, t } from '../../shared/words';
@@ -83,7 +83,7 @@ function Editor({ chart }: { chart: View }) {
       </p>
       {error ? (
         <p className="text-overlay px-4 py-2 text-sm font-semibold" role="alert">
-          {error instanceof Problem ? Object.values(error.fields).flat().join(' ') || error.message : sentence(error)}
+          {sentences(error)}
         </p>
       ) : null}
       <div

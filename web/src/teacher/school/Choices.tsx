@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence, namesFields } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
 import { named, phrase, type Phrase, t } from '../../shared/words';
@@ -65,9 +65,7 @@ function Form({ school }: { school: View }) {
       <PageHead title={t('Choices')}>
         {error ? (
           <span className="text-overlay text-sm font-semibold" role="alert">
-            {error instanceof Problem && Object.keys(error.fields).length > 0
-              ? t('Not saved yet. Fix the highlighted fields.')
-              : sentence(error)}
+            {namesFields(error) ? t('Not saved yet. Fix the highlighted fields.') : sentence(error)}
           </span>
         ) : null}
         <Button look="main" type="submit" disabled={form === school}>

@@ -21,7 +21,7 @@ const looks: Record<Api<'LookKind'>, Phrase> = {
   CardsPrinted: phrase('printed cards'),
   ListPrinted: phrase('printed sign-ins'),
   LettersPrinted: phrase('printed letters'),
-  LettersMailed: phrase('sent letters by e-mail'),
+  LettersMailed: phrase('sent letters by email'),
   ReaderDeleted: phrase('deleted'),
 };
 

@@ -2,7 +2,7 @@ import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { type Api, api, ok, Problem, sentence } from '../../shared/api';
+import { type Api, api, ok, sentence, sentences } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { dayOf, today } from '../../shared/format';
 import { keys } from '../../shared/keys';
@@ -296,11 +296,7 @@ function YearForm({
           ))}
         </ul>
       </Card>
-      {error ? (
-        <ErrorText>
-          {error instanceof Problem ? Object.values(error.fields).flat().join(' ') || error.message : sentence(error)}
-        </ErrorText>
-      ) : null}
+      {error ? <ErrorText>{sentences(error)}</ErrorText> : null}
       <Row end>
         <Button look="main" type="submit">
           {button}

@@ -82,13 +82,18 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
       setError(problem);
     }
   };
-  const label = (name: keyof TextForm, words: string, long = false, list?: string) =>
+  const label = (
+    name: 'title' | 'kind' | 'topic' | 'blurb' | 'season' | 'note',
+    words: string,
+    long = false,
+    list?: string,
+  ) =>
     long ? (
       <TextArea
         label={words}
         error={fieldOf(error, name)}
         rows={2}
-        value={String(form[name])}
+        value={form[name] ?? ''}
         set={(value) => set({ [name]: value })}
       />
     ) : (
@@ -96,7 +101,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
         label={words}
         error={fieldOf(error, name)}
         list={list}
-        value={String(form[name])}
+        value={form[name] ?? ''}
         set={(value) => set({ [name]: value })}
       />
     );

@@ -107,7 +107,7 @@ export default function Texts() {
   return (
     <ListPage>
       <Head classId={data.id} ask={ask} of={list} />
-      <Show query={{ ...found, data: first }}>
+      <Show query={{ data: first, error: found.error, refetch: found.refetch }}>
         {(page) => (
           <>
             <div

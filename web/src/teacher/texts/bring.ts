@@ -2,7 +2,7 @@
 export const base64 = (file: File) =>
   new Promise<string>((done, failed) => {
     const reader = new FileReader();
-    reader.onload = () => done(String(reader.result).split(',')[1] ?? '');
+    reader.onload = () => done((reader.result as string).split(',')[1] ?? '');
     reader.onerror = () => failed(new Error('The file could not be read. Nothing changed. Choose another file.'));
     reader.readAsDataURL(file);
   });

@@ -45,7 +45,7 @@ export function Tray({ data }: { data: ClassData }) {
         <h2 className="text-base">{t('Tray')}</h2>
         <Button look="plain" size="sm" className="-ml-2.5" onClick={tray.empty}>
           <ArrowCounterClockwise size={16} aria-hidden />
-          {t('Clear')}
+          {t('Clear tray')}
         </Button>
       </div>
       <div className="border-line min-w-0 flex-[0_1_460px] overflow-auto border-l px-3.5 py-2">

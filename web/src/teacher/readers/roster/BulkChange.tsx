@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { api, fieldOf, ok, Problem, sentence } from '../../../shared/api';
+import { api, fieldOf, ok, sentence, namesFields } from '../../../shared/api';
 import { kindName, secretKinds, type SecretKind } from '../../../shared/Secret';
 import { useChanged } from '../../../shared/changed';
 import { t } from '../../../shared/words';
@@ -141,9 +141,7 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
           {t('Set the same supports for all')}
         </Checkbox>
         {withSupports && <SupportFields value={supports} change={setSupports} />}
-        {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
-          <ErrorText>{sentence(error)}</ErrorText>
-        ) : null}
+        {error && !namesFields(error) ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
           <Button look="main" type="submit" disabled={!details && !group}>

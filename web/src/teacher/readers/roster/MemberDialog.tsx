@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import { api, fieldOf, ok, Problem, sentence } from '../../../shared/api';
+import { api, fieldOf, ok, sentence, namesFields } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
 import { kindName, Secret, secretKinds, type SecretKind } from '../../../shared/Secret';
@@ -80,7 +80,7 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
   );
   const text = (key: 'givenName' | 'familyName' | 'guardianMail', label: string) =>
     field(key, label, form[key], (value) => setForm({ ...form, [key]: value }));
-  const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
+  const other = error && !namesFields(error);
   return (
     <Dialog title={`${member.givenName} ${member.familyName}`} close={close} wide>
       <Form onSubmit={(e) => void save(e)}>
