@@ -15,9 +15,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
-        '--headless',
         '--no-sandbox',
         '--disable-gpu',
         '--disable-quic',

@@ -128,7 +128,7 @@ test('a reader answers every kind, also without a network, and hands in', async 
   await page.getByRole('button', { name: 'wound to clock' }).click();
   await page.context().setOffline(true);
   await done(page);
-  await expect(page.getByText('Your answer is safe here and will be sent.')).toBeVisible();
+  await expect(page.getByText('Your answer is saved.')).toBeVisible();
   await page.context().setOffline(false);
   await expect(page.getByText('✓ Right.')).toBeVisible();
   await next(page);

@@ -343,7 +343,7 @@ test('a colleague is invited, chooses a password, and is signed out everywhere',
   await place(page, 'Staff');
   await page.getByRole('button', { name: 'Invite colleague' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Nele Brandt');
-  await page.getByLabel('E-mail').fill('nele@port-ellery.example');
+  await page.getByLabel('Email').fill('nele@port-ellery.example');
   await page.getByRole('button', { name: 'Invite', exact: true }).click();
   const link = await page.getByRole('textbox', { name: 'Link' }).inputValue();
   await page.getByRole('button', { name: 'Done' }).click();

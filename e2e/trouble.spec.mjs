@@ -15,7 +15,7 @@ test('an answer given without a network is kept on the device and sent later, on
   await page.getByRole('radio').first().check();
   await page.getByRole('button', { name: 'Check answer' }).click();
   await expect(page.getByText('No internet now.')).toBeVisible();
-  await expect(page.getByText('Your answer is safe here and will be sent.', { exact: true })).toBeVisible();
+  await expect(page.getByText('Your answer is saved.')).toBeVisible();
   await page.getByRole('button', { name: 'Next question' }).click();
   await context.setOffline(false);
   await expect(page.getByText('No internet now.')).toBeHidden();

@@ -214,7 +214,7 @@ test('groups are proposed with reasons, one reader is moved by hand, and they ar
   await place(page, 'Groups');
   await page.getByRole('spinbutton', { name: 'Groups' }).fill('9');
   await page.getByRole('button', { name: 'Propose groups' }).click();
-  await expect(page.getByText('9 groups of at least 3 need 27 readers; there are 25.')).toBeVisible();
+  await expect(page.getByText('9 groups of at least 3 need 27 readers. There are 25.')).toBeVisible();
   await page.getByRole('spinbutton', { name: 'Groups' }).fill('5');
   await page.getByRole('button', { name: 'Propose groups' }).click();
   await expect(page.getByText(/Best under these rules|of the best/)).toBeVisible({ timeout: 20_000 });

@@ -24,7 +24,7 @@ public sealed record Adult(
 );
 
 /// <summary>A member of staff as the school lead sees them.</summary>
-/// <param name="Classes">Their classes, in words.</param>
+/// <param name="Classes">Their classes that are open, and their part in each.</param>
 /// <param name="Invited">Until when an open invitation holds.</param>
 public sealed record StaffRow(
     AdultId Id,
@@ -35,11 +35,14 @@ public sealed record StaffRow(
     bool LeftSchool,
     bool HasPassword,
     DateTimeOffset? SignedInAt,
-    string Classes,
+    IReadOnlyList<StaffClass> Classes,
     DateTimeOffset? Invited,
     bool FromSource,
     Post Post
 );
+
+/// <summary>A class somebody has a part in.</summary>
+public sealed record StaffClass(string Name, Part Part);
 
 /// <summary>A one-time link.</summary>
 public sealed record Pass(
@@ -128,14 +131,10 @@ public sealed class AdultStore(NpgsqlDataSource db)
                   a.password_hash is not null as has_password, a.signed_in_at,
                        coalesce(
                          (
-                           select string_agg(
-                             c.name || case when p.role = {ClassParts.Teacher} then '' else ' (' || {ClassParts.Words(
-                    "p.role"
-                )} || ')' end, ', '
-                             order by c.name, c.id)
+                           select jsonb_agg(jsonb_build_object('name', c.name, 'part', p.role) order by c.name, c.id)
                            from class_adult p join class c on c.id = p.class_id
                            where p.adult_id = a.id and not c.closed),
-                         '') as classes,
+                         '[]')::text as classes,
                        (
                          select max(p.expires_at)
                          from pass p

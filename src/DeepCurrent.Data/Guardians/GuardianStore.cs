@@ -14,11 +14,15 @@ public sealed record GuardianRow(
     string GivenName,
     string FamilyName,
     string? GuardianMail,
-    string Guardians,
+    IReadOnlyList<GuardianName> Guardians,
     DateTimeOffset? CodeUntil,
     bool CodeUsed,
     bool CodeWithdrawn
 );
+
+/// <summary>A guardian who has registered.</summary>
+/// <param name="Confirmed">Whether their email address is confirmed.</param>
+public sealed record GuardianName(string Name, bool Confirmed);
 
 /// <summary>An open code.</summary>
 /// <param name="Secret">The code, enciphered, so that the letter can be printed again.</param>
@@ -53,12 +57,12 @@ public sealed class GuardianStore(NpgsqlDataSource db)
             select r.id as reader_id, r.given_name, r.family_name, r.guardian_mail,
                    coalesce(
                      (
-                       select string_agg(
-                         a.name || case when a.confirmed_at is null then ' (not confirmed)' else '' end, ', '
+                       select jsonb_agg(
+                         jsonb_build_object('name', a.name, 'confirmed', a.confirmed_at is not null)
                          order by a.name, a.id)
                        from guardianship g join adult a on a.id = g.adult_id
                        where g.reader_id = r.id and g.ended_at is null),
-                     '') as guardians,
+                     '[]')::text as guardians,
                    k.expires_at as code_until, coalesce(k.used_at is not null, false) as code_used,
                    coalesce(k.withdrawn_at is not null, false) as code_withdrawn
             from enrolment e join reader r on r.id = e.reader_id

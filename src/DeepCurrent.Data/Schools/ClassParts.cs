@@ -14,10 +14,6 @@ internal static class ClassParts
     /// <param name="column">The column, as the query names it.</param>
     public static string ByRank(string column) => $"array_position(array[{Ranked}], {column})";
 
-    /// <summary>A part as people read it.</summary>
-    public static string Words(string column) =>
-        $"case {column} {string.Join(" ", Parts.Given.Select(p => $"when '{p}' then '{Parts.Word(p)}'"))} end";
-
     private static readonly string Ranked = string.Join(", ", Parts.Given.Select(p => $"'{p}'"));
 }
 

@@ -3,6 +3,8 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Dapper;
 using DbUp;
+using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using Npgsql;
@@ -35,6 +37,8 @@ public static class Database
         SqlMapper.AddTypeHandler(new LevelChartJson.Handler());
         SqlMapper.AddTypeHandler(new ReaderDetailsHandler());
         SqlMapper.AddTypeHandler(new MessageHandler());
+        SqlMapper.AddTypeHandler(new GatheredHandler<StaffClass>());
+        SqlMapper.AddTypeHandler(new GatheredHandler<GuardianName>());
         IdHandlers.Add();
         UnitHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection.

@@ -98,7 +98,7 @@ export function Asked({ work, q, kept, said, before, aside = false, takesFocus =
         {q.stem}
       </h2>
       <p className="text-soft">
-        {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is safe here and will be sent.') : ' '}
+        {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is saved.') : ' '}
       </p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />

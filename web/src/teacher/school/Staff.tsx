@@ -5,6 +5,7 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
+import { partWords } from '../../shared/parts';
 import { useSession } from '../../shared/session';
 import { useOnce } from '../../shared/once';
 import { phrase, t } from '../../shared/words';
@@ -34,6 +35,11 @@ const stateOf = (a: Row) =>
       : a.invited
         ? t('invited until {{day}}', { day: dayOf(a.invited) })
         : t('not invited yet');
+
+const classesOf = (a: Row) =>
+  a.classes
+    .map((c) => (c.part === 'Teacher' ? c.name : t('{{name}} ({{what}})', { name: c.name, what: t(partWords[c.part]) })))
+    .join(', ');
 
 /** Teachers, assistants and leads: inviting, new passwords, leaving. */
 export default function Staff() {
@@ -71,8 +77,8 @@ export default function Staff() {
       ),
     },
     { key: 'user', name: phrase('User name'), by: (a) => a.userName.toLowerCase(), show: (a) => a.userName },
-    { key: 'mail', name: phrase('E-mail'), by: (a) => a.mail ?? '', show: (a) => a.mail ?? '–' },
-    { key: 'classes', name: phrase('Classes'), by: (a) => a.classes, show: (a) => a.classes || '–' },
+    { key: 'mail', name: phrase('Email'), by: (a) => a.mail ?? '', show: (a) => a.mail ?? '–' },
+    { key: 'classes', name: phrase('Classes'), by: classesOf, show: (a) => classesOf(a) || '–' },
     { key: 'in', name: phrase('Sign-in'), by: (a) => a.signedInAt ?? '', show: stateOf },
     {
       key: 'do',
@@ -116,7 +122,7 @@ export default function Staff() {
     name: (a) => a.name,
     open: setEditing,
     asked,
-    matches: (a, words) => `${a.name} ${a.classes}`.toLowerCase().includes(words.trim().toLowerCase()),
+    matches: (a, words) => `${a.name} ${classesOf(a)}`.toLowerCase().includes(words.trim().toLowerCase()),
     picking: picks.picking,
   });
   return (

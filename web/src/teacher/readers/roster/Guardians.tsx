@@ -21,6 +21,9 @@ type Row = Api<'GuardianRow'>;
 
 const none: Row[] = [];
 
+const guardiansOf = (r: Row) =>
+  r.guardians.map((g) => (g.confirmed ? g.name : t('{{name}} (not confirmed)', { name: g.name }))).join(', ');
+
 const codeWords = (r: Row) =>
   r.codeWithdrawn
     ? t('taken back')
@@ -79,7 +82,7 @@ export default function Guardians() {
       by: (r) => `${r.givenName} ${r.familyName}`.toLowerCase(),
       show: (r) => `${r.givenName} ${r.familyName}`,
     },
-    { key: 'guardians', name: phrase('Guardians'), by: (r) => r.guardians, show: (r) => r.guardians || '–' },
+    { key: 'guardians', name: phrase('Guardians'), by: guardiansOf, show: (r) => guardiansOf(r) || '–' },
     {
       key: 'mail',
       name: phrase('Email on roster'),
@@ -121,7 +124,7 @@ export default function Guardians() {
               {t('Take back code')}
             </Button>
           )}
-          {r.guardians && (
+          {r.guardians.length > 0 && (
             <Button
               size="sm"
               aria-label={t('End guardian access to {{name}}', { name: r.givenName })}
@@ -144,7 +147,7 @@ export default function Guardians() {
     open: (r) => window.open(letters([r.readerId]), '_blank', 'noreferrer'),
     asked,
     matches: (r, words) =>
-      `${r.givenName} ${r.familyName} ${r.guardians}`.toLowerCase().includes(words.trim().toLowerCase()),
+      `${r.givenName} ${r.familyName} ${guardiansOf(r)}`.toLowerCase().includes(words.trim().toLowerCase()),
     picking: picks.picking,
   });
   const reached = (rows.data ?? [])
