@@ -32,7 +32,7 @@ test('a teacher sets what readers may choose, and a reader chooses, begins and p
   await axe(page, 'home with texts to choose');
 });
 
-test('a deck gathers words of texts, is practised in rounds of at most ten, and comes back when it was removed', async ({
+test('a word list gathers words of texts, is practised in rounds of at most ten, and comes back when it was removed', async ({
   page,
 }) => {
   const name = `Kitchen words ${Date.now()}`;
@@ -53,7 +53,7 @@ test('a deck gathers words of texts, is practised in rounds of at most ten, and 
   await page.getByRole('button', { name: 'Save word list' }).click();
   await expect(page.getByRole('alert')).toContainText('Enter the meaning of “ladle”.');
   await page.getByLabel('Meaning of word 13').fill('a deep spoon');
-  await axe(page, 'deck editor');
+  await axe(page, 'word list editor');
   await page.getByRole('button', { name: 'Save word list' }).click();
   const row = page.getByRole('row').filter({ hasText: name });
   await expect(row).toContainText(/rounds of (\d+, )+\d+/);
@@ -61,5 +61,5 @@ test('a deck gathers words of texts, is practised in rounds of at most ten, and 
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toHaveCount(1);
-  await axe(page, 'word decks');
+  await axe(page, 'word lists');
 });

@@ -88,7 +88,7 @@ const places = [
   '/texts',
   '/texts/new',
   '/texts/copies',
-  '/texts/decks',
+  '/texts/word-lists',
   '/assignments',
   '/assignments/checks',
   '/assignments/checks/new',

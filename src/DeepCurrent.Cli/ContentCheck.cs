@@ -76,8 +76,8 @@ public static class ContentCheck
             .Questions.Where(q => q.Kind is Core.Questions.QuestionKind.Single)
             .Select(q => "ABCDEF"[q.Choices.ToList().FindIndex(c => c.Right)]);
         output.WriteLine(
-            $"{"", -28} {text.Questions.Count(q => !q.Guided)} questions and "
-                + $"{text.Questions.Count(q => q.Guided)} on the way, strands {string.Join(", ", strands)}; "
+            $"{"", -28} {text.Questions.Count(q => !q.OnTheWay)} questions and "
+                + $"{text.Questions.Count(q => q.OnTheWay)} on the way, strands {string.Join(", ", strands)}; "
                 + $"right at {string.Concat(rights)}"
         );
     }

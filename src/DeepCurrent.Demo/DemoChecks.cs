@@ -64,7 +64,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         await sittings.Close(check, new(chart, year), at.AddDays(5));
     }
 
-    /// <summary>A window that has just begun: some have finished, some are in it, a few rushed, whoever tries the
+    /// <summary>A window that has just begun: some have finished, some are in it, a few tooFast, whoever tries the
     /// application has not begun.</summary>
     public async Task Winter(
         ClassId classId,
@@ -164,7 +164,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         );
     }
 
-    /// <param name="slow">Reads before answering; who does not has rushed.</param>
+    /// <param name="slow">Reads before answering; who does not has tooFast.</param>
     private async Task Sit(
         LevelCheck check,
         SittingId sitting,

@@ -127,7 +127,7 @@ public sealed class DemoWorld(
             Id = SchoolId.New(),
             Name = "Port Ellery School",
             TimeZone = TimeZone,
-            PassingScore = 0.6,
+            UnderstoodFrom = 0.6,
             ZoneLow = 0.7,
             ZoneHigh = 0.9,
             MinutesADay = 15,
@@ -174,7 +174,7 @@ public sealed class DemoWorld(
             Id = SchoolId.New(),
             Name = "Skerry Point School",
             TimeZone = TimeZone,
-            PassingScore = 0.6,
+            UnderstoodFrom = 0.6,
             ZoneLow = 0.7,
             ZoneHigh = 0.9,
             MinutesADay = 15,
@@ -520,7 +520,7 @@ public sealed class DemoWorld(
         DateTimeOffset clock
     )
     {
-        foreach (var q in text.Questions.Where(q => !q.Guided).Take(stopAfter))
+        foreach (var q in text.Questions.Where(q => !q.OnTheWay).Take(stopAfter))
             for (var attempt = 0; attempt < 2; attempt++)
             {
                 clock = clock.AddSeconds(12 + 20 * random.NextDouble());
@@ -549,7 +549,7 @@ public sealed class DemoWorld(
         DateTimeOffset clock
     )
     {
-        foreach (var q in text.Questions.Where(q => q is { Written: true, Guided: false }))
+        foreach (var q in text.Questions.Where(q => q is { Written: true, OnTheWay: false }))
         foreach (var a in (await tickets.Answers(ticketId)).Where(a => a.QuestionId == q.Id))
             await marking.Mark(
                 ticketId,

@@ -43,7 +43,7 @@ public sealed class SimulatedVoice(VoiceTraits traits, int seed)
         "now",
     ];
     private static readonly Lazy<ILookup<char, string>> Familiar = new(() =>
-        WordList.Familiar.Where(w => w.Word.Length > 1).ToLookup(w => w.Word[0], w => w.Word)
+        Lexicon.Familiar.Where(w => w.Word.Length > 1).ToLookup(w => w.Word[0], w => w.Word)
     );
 
     private readonly Random random = new(seed);

@@ -37,7 +37,7 @@ public sealed class CheckPartTests
         {
             var wrong = WordItems.Misspellings(word);
             wrong.Count.ShouldBeGreaterThan(1, word);
-            wrong.ShouldAllBe(w => WordList.Find(w) == null && w != word);
+            wrong.ShouldAllBe(w => Lexicon.Find(w) == null && w != word);
         }
         WordItems.Misspellings("rain").ShouldContain("rayn");
     }
@@ -55,7 +55,7 @@ public sealed class CheckPartTests
                     {
                         item.Choices[item.Right[0]].ShouldBe(item.Key);
                         item.Choices.Distinct().Count().ShouldBe(3);
-                        item.Choices.Where((_, i) => i != item.Right[0]).ShouldAllBe(w => WordList.Find(w) == null);
+                        item.Choices.Where((_, i) => i != item.Right[0]).ShouldAllBe(w => Lexicon.Find(w) == null);
                     }
                     var next = WordItems.Reading(at, items.Select(i => i.Key).ToHashSet(), 5, seed);
                     next.Select(i => i.Key).ShouldNotContain(k => items.Any(i => i.Key == k));
@@ -94,9 +94,9 @@ public sealed class CheckPartTests
 
     [Fact]
     public void Words_that_are_shown_alone_are_for_children() =>
-        WordList
+        Lexicon
             .Common.Select(w => w.Word)
-            .Concat(WordList.Familiar.Select(w => w.Word))
+            .Concat(Lexicon.Familiar.Select(w => w.Word))
             .ShouldNotContain(w => w == "murder" || w == "killed" || w == "gun");
 
     [Fact]
@@ -104,12 +104,12 @@ public sealed class CheckPartTests
         WordItems.Meaning([.. Words.Take(3)], 30, Nothing, 5, 1).ShouldBeEmpty();
 
     [Fact]
-    public void A_part_is_judged_by_the_shares_of_rushed_and_of_answered()
+    public void A_part_is_judged_by_the_shares_of_too_fast_and_of_answered()
     {
-        PartAnswer[] Answers(int n, int rushed) =>
-            [.. Enumerable.Range(0, n).Select(i => new PartAnswer(true, i < rushed))];
+        PartAnswer[] Answers(int n, int tooFast) =>
+            [.. Enumerable.Range(0, n).Select(i => new PartAnswer(true, i < tooFast))];
         PartRules.Judge(20, Answers(20, 5)).ShouldBe(PartFlag.Fine, "a quarter is not more than a quarter");
-        PartRules.Judge(20, Answers(20, 6)).ShouldBe(PartFlag.Rushed);
+        PartRules.Judge(20, Answers(20, 6)).ShouldBe(PartFlag.TooFast);
         PartRules.Judge(20, Answers(6, 0)).ShouldBe(PartFlag.Fine);
         PartRules.Judge(20, Answers(5, 0)).ShouldBe(PartFlag.Thin);
         PartRules.Judge(0, []).ShouldBe(PartFlag.Thin);
@@ -120,7 +120,7 @@ public sealed class CheckPartTests
     public void Who_is_given_what_again()
     {
         PartRules.Again(PartState.Done, PartFlag.Fine, over: true).ShouldBeFalse();
-        PartRules.Again(PartState.Done, PartFlag.Rushed, over: false).ShouldBeTrue();
+        PartRules.Again(PartState.Done, PartFlag.TooFast, over: false).ShouldBeTrue();
         PartRules.Again(PartState.Waiting, PartFlag.Fine, over: false).ShouldBeFalse("there is still time");
         PartRules.Again(PartState.Waiting, PartFlag.Fine, over: true).ShouldBeTrue();
         PartRules.Again(PartState.Skipped, PartFlag.Fine, over: true).ShouldBeFalse();
@@ -148,7 +148,7 @@ public sealed class CheckPartTests
         PartRules.Said("deeper:55").ToString().ShouldBe("deeper than 55 fm");
         PartRules.Said("undecoding").ToString().ShouldBe("not yet decoding");
         PartRules.Mastered(PartFlag.Fine, 0.9).ShouldBeTrue();
-        PartRules.Mastered(PartFlag.Rushed, 1).ShouldBeFalse();
+        PartRules.Mastered(PartFlag.TooFast, 1).ShouldBeFalse();
     }
 
     [Fact]
@@ -185,7 +185,7 @@ public sealed class CheckPartTests
     }
 
     [Fact]
-    public void A_band_is_where_a_check_starts_from_and_rushed_answers_say_nothing()
+    public void A_band_is_where_a_check_starts_from_and_too_fast_answers_say_nothing()
     {
         var band = CheckMeasure
             .Begin(Plan() with { Start = CheckStart.Band, From = 20, To = 40 }, new(55), 3)
@@ -196,10 +196,10 @@ public sealed class CheckPartTests
             b => b.Item2.ShouldBe(40, 1)
         );
         CheckMeasure.Begin(Plan(), new(55), 3).Estimate(default).Mean.Value.ShouldBe(55, 0.1);
-        var rushed = CheckMeasure
+        var tooFast = CheckMeasure
             .After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, true), 20))
             .Estimate(default);
-        rushed.Mean.Value.ShouldBe(30, 0.01);
+        tooFast.Mean.Value.ShouldBe(30, 0.01);
         CheckMeasure
             .After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, false), 20))
             .Estimate(default)

@@ -1,12 +1,12 @@
 using CsCheck;
-using DeepCurrent.Core.Decks;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Library;
+using DeepCurrent.Core.WordLists;
 using Shouldly;
 
 namespace Core.Tests;
 
-/// <summary>What readers may choose for themselves, and how word decks are practised.</summary>
+/// <summary>What readers may choose for themselves, and how word wordLists are practised.</summary>
 public sealed class FreeChoiceTests
 {
     private static readonly SchoolId School = SchoolId.New();
@@ -31,7 +31,7 @@ public sealed class FreeChoiceTests
             Season = "",
             ChangedAt = default,
             Questions = 6,
-            Deck = 6,
+            WordsToKnow = 6,
             HeardIn = [],
             Patterns = [],
             Versions =
@@ -165,13 +165,13 @@ public sealed class FreeChoiceTests
             );
 
     [Fact]
-    public void A_deck_is_practised_in_even_rounds_of_at_most_ten() =>
+    public void A_word_list_is_practised_in_even_rounds_of_at_most_ten() =>
         Gen.Int[0, 200]
             .Sample(n =>
             {
-                var rounds = WordDecks.Rounds([.. Enumerable.Range(0, n)]);
+                var rounds = WordListRules.Rounds([.. Enumerable.Range(0, n)]);
                 rounds.SelectMany(r => r).ShouldBe(Enumerable.Range(0, n));
-                rounds.ShouldAllBe(r => r.Count > 0 && r.Count <= WordDecks.AtOnce);
+                rounds.ShouldAllBe(r => r.Count > 0 && r.Count <= WordListRules.AtOnce);
                 if (rounds.Count > 0)
                     (rounds.Max(r => r.Count) - rounds.Min(r => r.Count)).ShouldBeLessThanOrEqualTo(1);
                 rounds.Count.ShouldBe((int)Math.Ceiling(n / 10.0));
@@ -181,14 +181,16 @@ public sealed class FreeChoiceTests
     [InlineData("", "x", "Enter a word")]
     [InlineData("tide", "", "Enter the meaning of “tide”")]
     [InlineData("Boat", "x", "twice")]
-    public void Faults_of_a_deck_are_said(string word, string meaning, string fault)
+    public void Faults_of_a_word_list_are_said(string word, string meaning, string fault)
     {
-        var said = WordDecks.Fault([new("boat", "noun", "it floats", ""), new(word, "noun", meaning, "")]);
+        var said = WordListRules.Fault([new("boat", "noun", "it floats", ""), new(word, "noun", meaning, "")]);
         said!.Value.At.ShouldBe(1);
         said.Value.Sentence.ToString().ShouldContain(fault);
     }
 
     [Fact]
     public void A_word_may_come_twice_as_two_parts_of_speech() =>
-        WordDecks.Fault([new("bow", "noun", "front of a boat", ""), new("bow", "verb", "to bend", "")]).ShouldBeNull();
+        WordListRules
+            .Fault([new("bow", "noun", "front of a boat", ""), new("bow", "verb", "to bend", "")])
+            .ShouldBeNull();
 }

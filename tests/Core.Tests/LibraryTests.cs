@@ -50,7 +50,7 @@ public sealed class LibraryTests
                     Season = "",
                     ChangedAt = DateTimeOffset.UnixEpoch.AddDays(depths[0]),
                     Questions = questions,
-                    Deck = questions,
+                    WordsToKnow = questions,
                     HeardIn =
                         whose == 2 ? [School, OtherSchool]
                         : whose == 3 ? [OtherSchool]
@@ -197,7 +197,7 @@ public sealed class LibraryTests
             Season = "",
             ChangedAt = DateTimeOffset.UnixEpoch,
             Questions = 0,
-            Deck = 0,
+            WordsToKnow = 0,
             HeardIn = [],
             Patterns = [],
             Versions = [new(VersionId.New(), "a", 100, 20, 2), new(VersionId.New(), "b", 100, 45, 2)],

@@ -26,10 +26,10 @@ public sealed class MazeTests
     [Fact]
     public void No_choice_is_a_word_that_is_never_used_or_talk_of_films()
     {
-        WordList.NeverUsed.ShouldContain("whisky");
-        WordList.NeverUsed.Count.ShouldBeGreaterThan(150);
-        WordList.Familiar.Select(w => w.Word).Intersect(WordList.NeverUsed).ShouldBeEmpty();
-        WordList.Common.Select(w => w.Word).Intersect(WordList.NeverUsed).ShouldBeEmpty();
+        Lexicon.NeverUsed.ShouldContain("whisky");
+        Lexicon.NeverUsed.Count.ShouldBeGreaterThan(150);
+        Lexicon.Familiar.Select(w => w.Word).Intersect(Lexicon.NeverUsed).ShouldBeEmpty();
+        Lexicon.Common.Select(w => w.Word).Intersect(Lexicon.NeverUsed).ShouldBeEmpty();
         // What a text says itself stays what it says; only what is put beside it is chosen.
         Gen.Int[0, 5000]
             .Sample(
@@ -38,7 +38,7 @@ public sealed class MazeTests
                         .Where(p => p.Choices.Count > 0)
                         .SelectMany(p => p.Choices.Where((_, i) => i != p.Right))
                         .Select(w => w.ToLowerInvariant())
-                        .Intersect(WordList.NeverUsed)
+                        .Intersect(Lexicon.NeverUsed)
                         .ShouldBeEmpty(),
                 iter: 300
             );

@@ -265,8 +265,8 @@ public sealed class MeasuringTests
     [InlineData(20, 2.6, false)]
     [InlineData(2, 0.9, true)]
     [InlineData(2, 1.1, false)]
-    public void An_answer_faster_than_reading_is_rushed(int words, double seconds, bool rushed) =>
-        Answering.Rushed(words, TimeSpan.FromSeconds(seconds)).ShouldBe(rushed);
+    public void An_answer_faster_than_reading_is_too_fast(int words, double seconds, bool tooFast) =>
+        Answering.TooFast(words, TimeSpan.FromSeconds(seconds)).ShouldBe(tooFast);
 
     [Fact]
     public void Simulated_readers_are_found_where_they_are()

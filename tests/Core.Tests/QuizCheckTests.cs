@@ -229,7 +229,7 @@ public sealed class QuizCheckTests
         QuizCheck.Faults([q], [Text]).Where(f => f.Stops).Select(f => f.Sentence.ToString());
 
     [Fact]
-    public void A_guided_question_stands_where_the_text_has_a_paragraph()
+    public void A_question_on_the_way_stands_where_the_text_has_a_paragraph()
     {
         Of(Good with { After = new Dictionary<string, int> { ["all"] = 3 } }).ShouldBeEmpty();
         Of(Good with { After = new Dictionary<string, int> { ["a"] = 4 } })

@@ -10,7 +10,7 @@ public sealed class AnsweredQuizTests
 {
     private static readonly DateTimeOffset At = new(2026, 10, 5, 9, 0, 0, TimeSpan.Zero);
 
-    private static Question Of(QuestionKind kind, int position, bool proof = false, bool guided = false) =>
+    private static Question Of(QuestionKind kind, int position, bool proof = false, bool onTheWay = false) =>
         new(
             QuestionId.New(),
             position,
@@ -20,22 +20,22 @@ public sealed class AnsweredQuizTests
             new Dictionary<string, string>(),
             kind,
             Evidence: proof,
-            After: guided ? new Dictionary<string, int> { ["all"] = 1 } : null
+            After: onTheWay ? new Dictionary<string, int> { ["all"] = 1 } : null
         );
 
-    private static Attempted Try(Question q, bool? right, int attempt = 1, bool rushed = false) =>
-        new(AnswerId.New(), q.Id, attempt, right, rushed, At);
+    private static Attempted Try(Question q, bool? right, int attempt = 1, bool tooFast = false) =>
+        new(AnswerId.New(), q.Id, attempt, right, tooFast, At);
 
     [Fact]
-    public void The_score_is_the_share_right_at_the_first_attempt_and_guided_questions_do_not_count()
+    public void The_score_is_the_share_right_at_the_first_attempt_and_question_on_the_ways_do_not_count()
     {
         Question one = Of(QuestionKind.Single, 1),
             two = Of(QuestionKind.Single, 2),
-            guided = Of(QuestionKind.Single, 3, guided: true),
+            onTheWay = Of(QuestionKind.Single, 3, onTheWay: true),
             unanswered = Of(QuestionKind.Single, 4);
         var quiz = new AnsweredQuiz(
-            [one, two, guided, unanswered],
-            [Try(two, true, attempt: 2), Try(one, true), Try(two, false), Try(guided, true)]
+            [one, two, onTheWay, unanswered],
+            [Try(two, true, attempt: 2), Try(one, true), Try(two, false), Try(onTheWay, true)]
         );
         quiz.Score!.Value.Value.ShouldBe(1 / 3.0);
         quiz.ToMark.ShouldBe(0);
@@ -57,12 +57,12 @@ public sealed class AnsweredQuizTests
     }
 
     [Fact]
-    public void What_was_rushed_or_rests_on_a_wrong_answer_is_kept_and_left_out()
+    public void What_was_too_fast_or_rests_on_a_wrong_answer_is_kept_and_left_out()
     {
         Question first = Of(QuestionKind.Single, 1),
             proof = Of(QuestionKind.Single, 2, proof: true),
             hasty = Of(QuestionKind.Single, 3);
-        Attempted[] missed = [Try(first, false), Try(proof, false), Try(hasty, true, rushed: true)];
+        Attempted[] missed = [Try(first, false), Try(proof, false), Try(hasty, true, tooFast: true)];
         new AnsweredQuiz([first, proof, hasty], missed)
             .Pieces(new(30), 0)
             .Select(p => p.LeftOut)

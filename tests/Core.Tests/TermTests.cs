@@ -25,9 +25,9 @@ public sealed class TermSoFarTests
         new(Year.Clock.Begin(First.AddDays(day)).AddHours(10), score, words);
 
     [Fact]
-    public void Weeks_gather_what_was_read_and_words_count_from_the_passing_score()
+    public void Weeks_gather_what_was_read_and_words_count_from_the_score_they_are_understood_from()
     {
-        var weeks = On(16).Weeks([Read(0, 0.9), Read(4, 0.5), Read(15, 0.6), Read(-3, 1)], passing: 0.6);
+        var weeks = On(16).Weeks([Read(0, 0.9), Read(4, 0.5), Read(15, 0.6), Read(-3, 1)], understoodFrom: 0.6);
         weeks.Select(w => w.Words).ShouldBe([100, 0, 100]);
         weeks.Select(w => w.Scores.Count).ShouldBe([2, 0, 1]);
         On(0).Weeks([], 0.6).ShouldHaveSingleItem();

@@ -25,7 +25,7 @@ public sealed class TicketTests
                 (TicketStep.ScoredWhole, TicketState.Released),
                 (TicketStep.SentBack, TicketState.SentBack),
                 (TicketStep.Opened, TicketState.UnderWay),
-                (TicketStep.Withdrawn, TicketState.Withdrawn),
+                (TicketStep.TakenBack, TicketState.TakenBack),
             }
         )
         {
@@ -37,7 +37,7 @@ public sealed class TicketTests
     [Theory]
     [InlineData(TicketState.Waiting, TicketStep.HandedIn)]
     [InlineData(TicketState.Released, TicketStep.Opened)]
-    [InlineData(TicketState.Withdrawn, TicketStep.Opened)]
+    [InlineData(TicketState.TakenBack, TicketStep.Opened)]
     [InlineData(TicketState.Planned, TicketStep.Opened)]
     public void What_makes_no_sense_does_not_happen(TicketState state, TicketStep step) =>
         TicketLife.After(state, step).ShouldBeNull();
@@ -50,7 +50,7 @@ public sealed class TicketTests
                 .Where(s => TicketLife.After(s, step) is not null)
                 .ShouldBe(TicketLife.From(step), $"{step}");
         TicketLife
-            .From(TicketStep.Withdrawn)
+            .From(TicketStep.TakenBack)
             .ShouldBe(
                 [TicketState.Planned, TicketState.Waiting, TicketState.UnderWay],
                 "what was handed in is not taken back"

@@ -125,7 +125,7 @@ public sealed class ShippedTests
     public void Twenty_five_have_versions_half_have_questions_on_the_way_and_every_strand_is_asked_for()
     {
         All.Value.Count(t => t.Versions.Count is >= 2 and <= 4).ShouldBeGreaterThanOrEqualTo(25);
-        All.Value.Count(t => t.Questions.Any(q => q.Guided)).ShouldBeGreaterThanOrEqualTo(30);
+        All.Value.Count(t => t.Questions.Any(q => q.OnTheWay)).ShouldBeGreaterThanOrEqualTo(30);
         All.Value.SelectMany(t => t.Questions)
             .Select(q => q.Strand)
             .Distinct()

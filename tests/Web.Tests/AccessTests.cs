@@ -110,7 +110,7 @@ public sealed class AccessTests(Harness harness)
         ids["sittingId"] = (string)(await ana.Get($"/api/checks/{check}"))["sittings"]![0]!["id"]!;
     }
 
-    /// <summary>A search, a deck and a running record of Ana's own.</summary>
+    /// <summary>A search, a word list and a running record of Ana's own.</summary>
     private static async Task Written(Dictionary<string, string> ids, Person ana, Room room, string text)
     {
         var search = await ana.Posted(
@@ -125,9 +125,9 @@ public sealed class AccessTests(Harness harness)
             meaning = "the sea coming and going",
             example = "",
         };
-        ids["deckId"] = Guid.NewGuid().ToString();
+        ids["wordListId"] = Guid.NewGuid().ToString();
         await ana.Stored(
-            $"/api/decks/{ids["deckId"]}",
+            $"/api/word-lists/{ids["wordListId"]}",
             new
             {
                 revision = 0,
@@ -202,7 +202,7 @@ public sealed class AccessTests(Harness harness)
                 file = "V2UgcmFuLg==",
                 texts = Array.Empty<object>(),
             },
-            _ when path.StartsWith("/api/decks", StringComparison.Ordinal) => new
+            _ when path.StartsWith("/api/word-lists", StringComparison.Ordinal) => new
             {
                 revision = 1,
                 name = "X",
@@ -231,7 +231,7 @@ public sealed class AccessTests(Harness harness)
             },
             "close" => new { closed = true },
             "assistants-print" => new { allowed = true },
-            "withdraw" => new { readerIds = new[] { ids["readerId"] } },
+            "take-back" => new { readerIds = new[] { ids["readerId"] } },
             "sheet" => new
             {
                 revision = 1,
@@ -337,7 +337,7 @@ public sealed class AccessTests(Harness harness)
                 mends = Array.Empty<object>(),
                 adultIds = new[] { ids["adultId"] },
                 timeZone = "Europe/London",
-                passingScore = .6,
+                understoodFrom = .6,
                 zoneLow = .7,
                 zoneHigh = .9,
                 minutesADay = 15,

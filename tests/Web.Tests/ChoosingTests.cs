@@ -2,7 +2,7 @@ using System.Text.Json.Nodes;
 
 namespace Web.Tests;
 
-/// <summary>What readers choose for themselves, and decks of one's own, over real HTTP.</summary>
+/// <summary>What readers choose for themselves, and wordLists of one's own, over real HTTP.</summary>
 [Collection("application")]
 public sealed class ChoosingTests(Harness harness)
 {
@@ -107,7 +107,12 @@ public sealed class ChoosingTests(Harness harness)
         both.Count(r => r.IsSuccessStatusCode).ShouldBe(1);
     }
 
-    private static object Deck(int revision, bool mine = false, string name = "Sea words", params string[] words) =>
+    private static object WordListOf(
+        int revision,
+        bool mine = false,
+        string name = "Sea words",
+        params string[] words
+    ) =>
         new
         {
             revision,
@@ -123,45 +128,56 @@ public sealed class ChoosingTests(Harness harness)
         };
 
     [Fact]
-    public async Task A_deck_is_made_changed_and_kept_from_those_who_may_not_see_it()
+    public async Task A_word_list_is_made_changed_and_kept_from_those_who_may_not_see_it()
     {
         var (ana, ben) = (await harness.Teacher("ana"), await harness.Teacher("ben"));
         var id = Guid.NewGuid();
         var made = await ben.Stored(
-            $"/api/decks/{id}",
-            Deck(0, true, "Sea words", [.. Enumerable.Range(0, 21).Select(i => $"word{i}")])
+            $"/api/word-lists/{id}",
+            WordListOf(0, true, "Sea words", [.. Enumerable.Range(0, 21).Select(i => $"word{i}")])
         );
         made["rounds"]!.AsArray().Select(n => (int)n!).ShouldBe([7, 7, 7]);
-        (await ana.Get("/api/decks")).AsArray().ShouldNotContain(d => (string)d!["id"]! == id.ToString());
-        (await ana.Put($"/api/decks/{id}", Deck(1, false, "Taken", "tide"))).StatusCode.ShouldBe(
+        (await ana.Get("/api/word-lists")).AsArray().ShouldNotContain(d => (string)d!["id"]! == id.ToString());
+        (await ana.Put($"/api/word-lists/{id}", WordListOf(1, false, "Taken", "tide"))).StatusCode.ShouldBe(
             System.Net.HttpStatusCode.NotFound
         );
-        await ben.Stored($"/api/decks/{id}", Deck(1, false, "Sea words", "tide", "boat"));
-        (await ben.Code(await ben.Put($"/api/decks/{id}", Deck(1, false, "Late", "tide")), 409)).ShouldBe("stale");
+        await ben.Stored($"/api/word-lists/{id}", WordListOf(1, false, "Sea words", "tide", "boat"));
+        (await ben.Code(await ben.Put($"/api/word-lists/{id}", WordListOf(1, false, "Late", "tide")), 409)).ShouldBe(
+            "stale"
+        );
         // Ana leads the school: she may put it right, but not hide it.
-        var seen = (await ana.Get("/api/decks")).AsArray().Single(d => (string)d!["id"]! == id.ToString())!;
+        var seen = (await ana.Get("/api/word-lists")).AsArray().Single(d => (string)d!["id"]! == id.ToString())!;
         ((bool)seen["mayChange"]!).ShouldBeTrue();
-        ((bool)(await ana.Stored($"/api/decks/{id}", Deck(2, true, "Better", "tide")))["mine"]!).ShouldBeFalse();
+        (
+            (bool)(await ana.Stored($"/api/word-lists/{id}", WordListOf(2, true, "Better", "tide")))["mine"]!
+        ).ShouldBeFalse();
         var cleo = await harness.Teacher("cleo");
-        (await cleo.Put($"/api/decks/{id}", Deck(0, false, "Stolen", "tide"))).IsSuccessStatusCode.ShouldBeFalse();
-        (await cleo.Send(HttpMethod.Delete, $"/api/decks/{id}")).StatusCode.ShouldBe(
+        (
+            await cleo.Put($"/api/word-lists/{id}", WordListOf(0, false, "Stolen", "tide"))
+        ).IsSuccessStatusCode.ShouldBeFalse();
+        (await cleo.Send(HttpMethod.Delete, $"/api/word-lists/{id}")).StatusCode.ShouldBe(
             System.Net.HttpStatusCode.NotFound
         );
-        (await ben.Send(HttpMethod.Delete, $"/api/decks/{id}")).EnsureSuccessStatusCode();
-        (await ben.Get("/api/decks")).AsArray().ShouldNotContain(d => (string)d!["id"]! == id.ToString());
+        (await ben.Send(HttpMethod.Delete, $"/api/word-lists/{id}")).EnsureSuccessStatusCode();
+        (await ben.Get("/api/word-lists")).AsArray().ShouldNotContain(d => (string)d!["id"]! == id.ToString());
     }
 
     [Fact]
-    public async Task A_bad_deck_is_refused_in_words()
+    public async Task A_bad_word_list_is_refused_in_words()
     {
         var ana = await harness.Teacher("ana");
-        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0)), 422))
+        (await ana.Problem(await ana.Put($"/api/word-lists/{Guid.NewGuid()}", WordListOf(0)), 422))
             .ToJsonString()
             .ShouldContain("at least one word");
-        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0, false, " ", "tide")), 422))
+        (await ana.Problem(await ana.Put($"/api/word-lists/{Guid.NewGuid()}", WordListOf(0, false, " ", "tide")), 422))
             .ToJsonString()
             .ShouldContain("name");
-        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0, false, "Twice", "tide", "Tide")), 422))
+        (
+            await ana.Problem(
+                await ana.Put($"/api/word-lists/{Guid.NewGuid()}", WordListOf(0, false, "Twice", "tide", "Tide")),
+                422
+            )
+        )
             .ToJsonString()
             .ShouldContain("words[1]");
     }

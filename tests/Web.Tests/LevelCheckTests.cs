@@ -370,7 +370,7 @@ public sealed class LevelCheckTests(Harness harness)
     }
 
     [Fact]
-    public async Task A_rushed_part_is_left_out_of_the_level_and_given_again_in_one_step_which_is_undone()
+    public async Task A_too_fast_part_is_left_out_of_the_level_and_given_again_in_one_step_which_is_undone()
     {
         var g = await Give([.. Words, Part("WordMeaning", 6)], readers: 2);
         var before = await Depth(g);
@@ -381,7 +381,7 @@ public sealed class LevelCheckTests(Harness harness)
             .Count(m => (bool)m!["leftOut"]!)
             .ShouldBe(2);
         var row = await Row(g);
-        ((string)row["parts"]![0]!["flag"]!, (int)row["again"]!).ShouldBe(("Rushed", 2));
+        ((string)row["parts"]![0]!["flag"]!, (int)row["again"]!).ShouldBe(("TooFast", 2));
         var again = await g.Ana.Posted($"{g.Path}/again", new { });
         again["sentence"]!.Said().ShouldContain("2 parts");
         ((int)(await g.Reader.Get("/api/my/checks"))[0]!["left"]!).ShouldBe(2);
@@ -561,7 +561,7 @@ public sealed class LevelCheckTests(Harness harness)
             .ToJsonString()
             .ShouldContain("begun");
         await g.Ana.Stored(g.Path, Check([g.Room.Id], Words, revision: 2));
-        var taken = await g.Ana.Posted($"{g.Path}/withdraw", new { readerIds = new[] { g.Room.Readers[0].Id } });
+        var taken = await g.Ana.Posted($"{g.Path}/take-back", new { readerIds = new[] { g.Room.Readers[0].Id } });
         (await g.Reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
         (await g.Reader.Send(HttpMethod.Get, $"/api/my/checks/{g.Sitting}")).StatusCode.ShouldBe(
             HttpStatusCode.NotFound
@@ -750,7 +750,7 @@ public sealed class LevelCheckTests(Harness harness)
         await Ask($"delete from check_answer where stage_id = {First}");
         await Ask(
             $"""
-            insert into check_answer (id, stage_id, item, picks, correct, rushed, at, received_at, milliseconds)
+            insert into check_answer (id, stage_id, item, picks, correct, too_fast, at, received_at, milliseconds)
             select gen_random_uuid(), {First}, k, array[0], k % 2 = 1, false, now(), now(), 9000
             from generate_series(0, 79) k
             """

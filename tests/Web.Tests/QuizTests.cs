@@ -130,7 +130,7 @@ public sealed class QuizTests(Harness harness)
         Person teacher,
         Room room,
         string text,
-        bool guided = true,
+        bool onTheWay = true,
         int reader = 0
     )
     {
@@ -143,7 +143,7 @@ public sealed class QuizTests(Harness harness)
                 attempts = 2,
                 directions = "",
                 skipGiven = false,
-                guided,
+                onTheWay,
             }
         );
         var who = await harness.Reader(room, reader);
@@ -185,7 +185,7 @@ public sealed class QuizTests(Harness harness)
         var (reader, ticket, work) = await Given(ana, room, id);
         var q = work["questions"]!.AsArray();
         q.Select(x => (string)x!["kind"]!).ShouldBe(["Single", "Sentence", "Multiple", "Order", "Match", "Short"]);
-        ((int)work["guided"]![0]!["after"]!).ShouldBe(2);
+        ((int)work["onTheWay"]![0]!["after"]!).ShouldBe(2);
         work["sentences"]!.AsArray().Count.ShouldBe(3, "a heading and two paragraphs");
         foreach (var secret in new[] { "Well read.", "\"right\"", "grateful", "proof" })
             work.ToJsonString().ShouldNotContain(secret);
@@ -234,7 +234,7 @@ public sealed class QuizTests(Harness harness)
         const string Once = "RightAtOnce",
             Later = "AfterAnotherTry";
         marks.ShouldBe([Once, Once, Later, Later, Once, Once]);
-        ((double)result["score"]!).ShouldBe(4.0 / 6, 1e-9, "guided questions count for nothing");
+        ((double)result["score"]!).ShouldBe(4.0 / 6, 1e-9, "questions on the way count for nothing");
         ((string)result["lines"]![5]!["comment"]!).ShouldBe("Just so.");
         (await ana.Get($"/api/classes/{room.Id}/marking")).AsArray().ShouldBeEmpty();
 
@@ -267,7 +267,7 @@ public sealed class QuizTests(Harness harness)
         ((bool)(await Try(4, Places(q[4]!["rights"]!, "lit", "wound")))["correct"]!).ShouldBeTrue();
         (await Try(5, [], "Because he is glad of the light."))["correct"].ShouldBeNull();
         (await reader.Code(await Answer(reader, ticket, q[5]!, [], "Another."), 409)).ShouldBe("no-attempt-left");
-        (await Answer(reader, ticket, work["guided"]![0]!, [1])).EnsureSuccessStatusCode();
+        (await Answer(reader, ticket, work["onTheWay"]![0]!, [1])).EnsureSuccessStatusCode();
     }
 
     [Fact]
@@ -296,8 +296,8 @@ public sealed class QuizTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
         var (id, _) = await Written(ana);
-        var (reader, ticket, work) = await Given(ana, room, id, guided: false);
-        work["guided"]!.AsArray().ShouldBeEmpty();
+        var (reader, ticket, work) = await Given(ana, room, id, onTheWay: false);
+        work["onTheWay"]!.AsArray().ShouldBeEmpty();
         var q = work["questions"]!;
         foreach (
             var (i, picks, words) in new[]
@@ -318,8 +318,8 @@ public sealed class QuizTests(Harness harness)
                 HttpStatusCode.UnprocessableEntity,
                 $"{q[i]!["kind"]} {string.Join(',', picks)}"
             );
-        var guided = (await ana.Get($"/api/texts/{id}/quiz"))["questions"]![6]!;
-        (await Answer(reader, ticket, guided, [0])).StatusCode.ShouldBe(HttpStatusCode.NotFound, "it was not asked");
+        var onTheWay = (await ana.Get($"/api/texts/{id}/quiz"))["questions"]![6]!;
+        (await Answer(reader, ticket, onTheWay, [0])).StatusCode.ShouldBe(HttpStatusCode.NotFound, "it was not asked");
     }
 
     [Fact]

@@ -427,7 +427,7 @@ public sealed class SchoolTests(Harness harness)
     }
 
     [Fact]
-    public async Task A_withdrawn_code_registers_nobody_and_an_ended_guardian_sees_nobody()
+    public async Task A_taken_back_code_registers_nobody_and_an_ended_guardian_sees_nobody()
     {
         var (lead, _, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 1);
@@ -441,7 +441,7 @@ public sealed class SchoolTests(Harness harness)
                 )[0].Secret
             );
         (
-            await lead.Post($"/api/readers/{room.Readers[0].Id}/guardian-code/withdraw", new { guardians = true })
+            await lead.Post($"/api/readers/{room.Readers[0].Id}/guardian-code/take-back", new { guardians = true })
         ).EnsureSuccessStatusCode();
         (await guardian.Get("/api/guardian/children")).AsArray().ShouldBeEmpty();
         (

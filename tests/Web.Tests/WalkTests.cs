@@ -120,7 +120,7 @@ public sealed class WalkTests(Harness harness)
     }
 
     [Fact]
-    public async Task Attempts_end_and_a_rushed_answer_is_kept_but_left_out()
+    public async Task Attempts_end_and_a_too_fast_answer_is_kept_but_left_out()
     {
         var (teacher, room, text) = await Prepared();
         await Assign(teacher, room, text, attempts: 1);
@@ -141,7 +141,7 @@ public sealed class WalkTests(Harness harness)
         ).ShouldBe("no-attempt-left");
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         var seen = await teacher.Get($"/api/tickets/{ticket}");
-        ((bool)seen["answers"]![0]!["rushed"]!).ShouldBeTrue();
+        ((bool)seen["answers"]![0]!["tooFast"]!).ShouldBeTrue();
         ((double)seen["ticket"]!["afterMean"]!).ShouldBe((double)seen["ticket"]!["beforeMean"]!, 1e-6);
         (
             await reader.Code(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer), 409)

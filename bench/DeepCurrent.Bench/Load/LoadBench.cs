@@ -71,7 +71,7 @@ public static partial class LoadBench
             $$"""
             select nextval('bench_turn') as turn \gset
             insert into answer (
-              id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+              id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, too_fast)
             select gen_random_uuid(), ticket_id, question_id, 3 + :turn / {{pairs}} % 3, '{"picks": [0], "words": ""}',
               true, now(), now(), 9000, false
             from bench_pair

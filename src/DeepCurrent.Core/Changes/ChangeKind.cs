@@ -28,7 +28,7 @@ public enum ChangeKind
     CheckAgain,
 
     /// <summary>A level check was taken back from some.</summary>
-    CheckWithdrawn,
+    CheckTakenBack,
 
     /// <summary>Evidence was left out or stated, or a level was set or ended.</summary>
     Evidence,

@@ -21,7 +21,7 @@ public enum Course
 }
 
 /// <summary>What one week of the term brought.</summary>
-/// <param name="Words">Words read with at least the passing score.</param>
+/// <param name="Words">Words read with at least the score a text is understood from.</param>
 /// <param name="Scores">First-attempt scores of the quizzes handed in, 0 to 1.</param>
 public sealed record WeekOfReading(double Words, IReadOnlyList<double> Scores);
 

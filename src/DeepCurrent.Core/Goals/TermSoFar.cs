@@ -37,8 +37,8 @@ public sealed class TermSoFar
     private double Gone => allDays == 0 ? 1 : (allDays - DaysLeft) / (double)allDays;
 
     /// <summary>One reader's weeks of the term so far, by the school's own days; at least one.</summary>
-    /// <param name="passing">Score from which a text's words count, 0 to 1.</param>
-    public IReadOnlyList<WeekOfReading> Weeks(IEnumerable<ReadingDone> readings, double passing)
+    /// <param name="understoodFrom">Score from which a text's words count, 0 to 1.</param>
+    public IReadOnlyList<WeekOfReading> Weeks(IEnumerable<ReadingDone> readings, double understoodFrom)
     {
         var weeks = Math.Max(1, WeekOf(today < term.LastDay ? today : term.LastDay) + 1);
         var byWeek = readings
@@ -50,7 +50,7 @@ public sealed class TermSoFar
             .. Enumerable
                 .Range(0, weeks)
                 .Select(w => new WeekOfReading(
-                    byWeek[w].Where(r => r.Score >= passing).Sum(r => r.Words),
+                    byWeek[w].Where(r => r.Score >= understoodFrom).Sum(r => r.Words),
                     [.. byWeek[w].Select(r => r.Score)]
                 )),
         ];

@@ -50,7 +50,7 @@ public sealed record CheckItem(
 
     /// <summary>True if a level check may ask it: of the quiz itself, marked without a person, and not the proof of the
     /// question before it.</summary>
-    public static bool Asks(Question q) => q is { Guided: false, Evidence: false, Written: false };
+    public static bool Asks(Question q) => q is { OnTheWay: false, Evidence: false, Written: false };
 
     /// <summary>A question of a text as it is put to a reader.</summary>
     /// <param name="depth">Depth of the passage.</param>

@@ -5,7 +5,7 @@ namespace DeepCurrent.Core.LevelChecks;
 
 /// <summary>A question of a level check and how it was answered.</summary>
 /// <param name="Difficulty">Fathoms.</param>
-public readonly record struct CheckAnswer(double Difficulty, double Guess, bool Correct, bool Rushed);
+public readonly record struct CheckAnswer(double Difficulty, double Guess, bool Correct, bool TooFast);
 
 /// <summary>What is known of a reader in the middle of a level check.</summary>
 public static class CheckMeasure
@@ -23,11 +23,11 @@ public static class CheckMeasure
         return DepthDistribution.Normal((plan.From + plan.To) / 2, Math.Max((plan.To - plan.From) / Ninety, 4));
     }
 
-    /// <summary>What is known after some answers; rushed ones say nothing.</summary>
+    /// <summary>What is known after some answers; those given too fast say nothing.</summary>
     public static DepthDistribution After(DepthDistribution begin, IEnumerable<CheckAnswer> answers)
     {
         foreach (var a in answers)
-            if (!a.Rushed)
+            if (!a.TooFast)
                 begin.TimesAnswer(a.Difficulty, a.Guess, a.Correct);
         return begin;
     }

@@ -15,7 +15,7 @@ public enum PartFlag
     Fine,
 
     /// <summary>More than a quarter of the answers came faster than the questions could be read.</summary>
-    Rushed,
+    TooFast,
 
     /// <summary>Fewer than three in ten questions were answered.</summary>
     Thin,
@@ -25,7 +25,7 @@ public enum PartFlag
 }
 
 /// <summary>One answer of a part.</summary>
-public readonly record struct PartAnswer(bool Correct, bool Rushed);
+public readonly record struct PartAnswer(bool Correct, bool TooFast);
 
 /// <summary>What is known of a reader when it is decided whether a part is for them.</summary>
 /// <param name="Depth">Fathoms.</param>
@@ -37,7 +37,7 @@ public readonly record struct PartReader(double Depth, bool Mastered, double? Wo
 /// again.</summary>
 public static class PartRules
 {
-    private const double MostRushed = 0.25,
+    private const double MostTooFast = 0.25,
         FewestAnswered = 0.30,
         MasteredFrom = 0.90,
         DecodesFrom = 0.60;
@@ -94,7 +94,7 @@ public static class PartRules
             throw new ArgumentOutOfRangeException(nameof(asked), asked, "There are more answers than questions.");
         if (answers.Count == 0 || answers.Count < FewestAnswered * asked)
             return PartFlag.Thin;
-        return answers.Count(a => a.Rushed) > MostRushed * answers.Count ? PartFlag.Rushed : PartFlag.Fine;
+        return answers.Count(a => a.TooFast) > MostTooFast * answers.Count ? PartFlag.TooFast : PartFlag.Fine;
     }
 
     /// <summary>Whether a part was mastered: done so that it can be trusted, with nine of ten right.</summary>

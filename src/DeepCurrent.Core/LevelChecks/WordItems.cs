@@ -45,7 +45,7 @@ public static class WordItems
         part switch
         {
             CheckPart.WordReading => Difficulty(
-                WordList.Find(word) is { } f
+                Lexicon.Find(word) is { } f
                     ? ReadingDepth(word, f.Zipf, f.DaleChall)
                     : ReadingDepth(word, RareZipf, familiar: false),
                 Spellings
@@ -177,7 +177,7 @@ public static class WordItems
             )
             {
                 var made = word[..i] + to + word[(i + from.Length)..];
-                if (made != word && WordList.Find(made) is null && !found.Contains(made) && Readable(made))
+                if (made != word && Lexicon.Find(made) is null && !found.Contains(made) && Readable(made))
                     found.Add(made);
             }
         return found;
@@ -188,7 +188,7 @@ public static class WordItems
 
     private static double Depth(string word)
     {
-        var facts = WordList.Find(TextCounter.Key(word));
+        var facts = Lexicon.Find(TextCounter.Key(word));
         return MeaningDepth(facts?.Zipf is > 0 and var zipf ? zipf : RareZipf, facts?.DaleChall ?? false);
     }
 
@@ -296,7 +296,7 @@ public static class WordItems
 
     private static readonly Lazy<IReadOnlyList<(string Word, double Depth)>> Pool = new(() =>
         [
-            .. WordList
+            .. Lexicon
                 .Common.Where(w => w.Word.Length is >= 2 and <= LongestWord)
                 .Select(w => (w.Word, ReadingDepth(w.Word, w.Facts.Zipf, w.Facts.DaleChall))),
         ]

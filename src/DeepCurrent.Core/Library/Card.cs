@@ -40,7 +40,7 @@ public sealed record Card
 
     public required int Questions { get; init; }
 
-    public required int Deck { get; init; }
+    public required int WordsToKnow { get; init; }
 
     /// <summary>Schools that have a reading of one of its versions, as sound.</summary>
     public required IReadOnlyList<SchoolId> HeardIn { get; init; }

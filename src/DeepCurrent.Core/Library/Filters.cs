@@ -8,7 +8,7 @@ namespace DeepCurrent.Core.Library;
 internal sealed class Codes
 {
     public const byte Quiz = 1,
-        Deck = 2,
+        WordsToKnow = 2,
         Audio = 4;
     public const int Bands = 13,
         BandWidth = 10,
@@ -48,7 +48,7 @@ internal sealed class Codes
         School = [.. cards.Select(c => c.SchoolId)];
         Fiction = [.. cards.Select(c => c.Fiction)];
         Retired = [.. cards.Select(c => c.Retired)];
-        Has = [.. cards.Select(c => (byte)((c.Questions > 0 ? Quiz : 0) | (c.Deck > 0 ? Deck : 0)))];
+        Has = [.. cards.Select(c => (byte)((c.Questions > 0 ? Quiz : 0) | (c.WordsToKnow > 0 ? WordsToKnow : 0)))];
         HeardIn = [.. cards.Select(c => c.HeardIn)];
         Shallowest = [.. cards.Select(c => c.Versions.Count == 0 ? 0 : c.Versions.Min(v => v.Depth))];
     }
@@ -126,7 +126,7 @@ internal sealed class Filters
         pattern = q.Pattern is { } p
             ? (Array.IndexOf(codes.Patterns, p) is var at and >= 0 ? 1UL << at : 0)
             : ulong.MaxValue;
-        has = (uint)((q.Quiz ? Codes.Quiz : 0) | (q.Deck ? Codes.Deck : 0) | (q.Audio ? Codes.Audio : 0));
+        has = (uint)((q.Quiz ? Codes.Quiz : 0) | (q.WordsToKnow ? Codes.WordsToKnow : 0) | (q.Audio ? Codes.Audio : 0));
         season = q.Season is { } s ? Array.IndexOf(codes.Seasons, s) : -1;
         (kindCounts, topicCounts, patternCounts, seasonCounts) = (
             new int[codes.Kinds.Length],
@@ -224,7 +224,7 @@ internal sealed class Filters
                 bandCounts
             ),
             Facet("pattern", codes.Patterns, patternCounts),
-            Facet("has", ["quiz", "deck", "audio"], hasCounts),
+            Facet("has", ["quiz", "wordsToKnow", "audio"], hasCounts),
             Facet("read", ["false", "true"], readCounts),
             Facet("whose", [nameof(Whose.Mine), nameof(Whose.School), nameof(Whose.Shipped)], ownerCounts),
             Facet("season", codes.Seasons, seasonCounts),

@@ -53,7 +53,7 @@ public sealed record ShelfQuery
 
     public bool Quiz { get; init; }
 
-    public bool Deck { get; init; }
+    public bool WordsToKnow { get; init; }
 
     public bool Audio { get; init; }
 

@@ -9,5 +9,5 @@ public static class Answering
     /// under a second.</summary>
     /// <param name="words">Words of the question and its choices.</param>
     /// <param name="taken">Time from seeing the question to answering.</param>
-    public static bool Rushed(int words, TimeSpan taken) => taken.TotalSeconds < Math.Max(1, words / WordsPerSecond);
+    public static bool TooFast(int words, TimeSpan taken) => taken.TotalSeconds < Math.Max(1, words / WordsPerSecond);
 }

@@ -83,9 +83,9 @@ public static class Maze
     private static MazePiece Choice(string before, string word, HashSet<string> inText, int seed)
     {
         var key = TextCounter.Key(word);
-        var zipf = WordList.Find(key)?.Zipf ?? 3;
+        var zipf = Lexicon.Find(key)?.Zipf ?? 3;
         var random = new Random(seed * 7919 + key.Aggregate(17, (h, c) => unchecked(h * 31 + c)));
-        var likely = WordList
+        var likely = Lexicon
             .Familiar.Where(w => !inText.Contains(w.Word) && w.Word[0] != key[0])
             .OrderBy(w =>
                 Math.Abs(w.Word.Length - key.Length)

@@ -141,7 +141,7 @@ public static class RunningRecords
                 && w.Key is not "i"
                 && !w.Key.StartsWith("i'", StringComparison.Ordinal)
                 && !small.Contains(w.Key)
-                && (!w.Begins || WordList.Find(w.Key) is null)
+                && (!w.Begins || Lexicon.Find(w.Key) is null)
             )
             .Select(w => w.Key)
             .ToHashSet();

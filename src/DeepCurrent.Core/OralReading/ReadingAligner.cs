@@ -99,7 +99,7 @@ public sealed class ReadingAligner
             foreach (var word in SpokenForms.Heard(said[i].Word))
                 heard.Add(new(Number(word), i, said[i].Told, said[i].Start, said[i].End));
         likeness = new float[]?[names.Count];
-        rare = [.. names.Select(n => !((WordList.Find(n)?.Zipf ?? 0) >= CommonZipf))];
+        rare = [.. names.Select(n => !((Lexicon.Find(n)?.Zipf ?? 0) >= CommonZipf))];
         letters = [.. names.Select(n => Likeness.Letters(n))];
         drawn = [.. names.Select(n => n.Contains('\'') || n == "cannot")];
         layers = [.. Enumerable.Range(0, heard.Count + 1).Select(_ => new List<int>())];

@@ -31,7 +31,7 @@ internal static partial class CheckWords
 
     /// <summary>The words of a choice that carry its meaning: not the very common ones.</summary>
     public static HashSet<string> Content(string text) =>
-        [.. Keys(text).Where(w => w.Length > 2 && (WordList.Find(w)?.Zipf ?? 0) < VeryCommon).Select(Stem)];
+        [.. Keys(text).Where(w => w.Length > 2 && (Lexicon.Find(w)?.Zipf ?? 0) < VeryCommon).Select(Stem)];
 
     /// <summary>How two texts are compared for being the same.</summary>
     public static string Same(string text) =>
@@ -69,8 +69,8 @@ internal static partial class CheckWords
         && !AboutTexts.Contains(word)
         && !AboutTexts.Contains(Stem(word))
         && !Familiarity.DaleChall(word)
-        && WordList.Find(word) is { } known
-        && Math.Max(known.Zipf, WordList.Find(word.Replace("our", "or", StringComparison.Ordinal))?.Zipf ?? 0) < zipf;
+        && Lexicon.Find(word) is { } known
+        && Math.Max(known.Zipf, Lexicon.Find(word.Replace("our", "or", StringComparison.Ordinal))?.Zipf ?? 0) < zipf;
 
     public static bool Denies(string stem) => NotSo().IsMatch(Said().Replace(stem, ""));
 

@@ -28,7 +28,7 @@ public sealed record Rubric(IReadOnlyList<string> Marks, IReadOnlyList<string> S
 /// share it.</param>
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
 /// <param name="Offset">Fathoms by which it is harder than its strand, as its writer thinks.</param>
-/// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after, by version label
+/// <param name="After">For a question on the way: the paragraph (from 1, headings counted) it comes after, by version label
 /// or "all". Null for a question of the quiz.</param>
 /// <param name="Rubric">Of written answers only.</param>
 public sealed record Question(
@@ -52,7 +52,7 @@ public sealed record Question(
 
     /// <summary>Stands between paragraphs: it helps while reading and counts neither for the score nor for the
     /// level.</summary>
-    public bool Guided => After is { Count: > 0 };
+    public bool OnTheWay => After is { Count: > 0 };
 
     /// <summary>Needs a person to mark it.</summary>
     public bool Written => Rules.Written;
@@ -63,7 +63,7 @@ public sealed record Question(
 
     public string? Proof(string version) => Proofs.GetValueOrDefault(version) ?? Proofs.GetValueOrDefault("all");
 
-    /// <summary>The paragraph of a version that a guided question comes after.</summary>
+    /// <summary>The paragraph of a version that a question on the way comes after.</summary>
     public int? Place(string version) =>
         After is null ? null
         : After.TryGetValue(version, out var at) || After.TryGetValue("all", out at) ? at

@@ -53,7 +53,7 @@ public static class QuizCheck
             yield return sentence;
         if (choices.Where(c => c.Text.Length > 0).GroupBy(c => CheckWords.Same(c.Text)).Any(g => g.Count() > 1))
             yield return $"has the same choice twice.";
-        if (q.Evidence && (at == 0 || all[at - 1].Evidence || all[at - 1].Guided != q.Guided))
+        if (q.Evidence && (at == 0 || all[at - 1].Evidence || all[at - 1].OnTheWay != q.OnTheWay))
             yield return $"asks for proof of the previous question, but there is none.";
     }
 
@@ -115,7 +115,7 @@ public static class QuizCheck
 
     private static IEnumerable<Message> Whole(IReadOnlyList<Question> all)
     {
-        var quiz = all.Where(q => !q.Guided).ToList();
+        var quiz = all.Where(q => !q.OnTheWay).ToList();
         var single = quiz.Where(q => q.Kind is QuestionKind.Single).ToList();
         if (quiz.Count is < FewestQuestions or > MostQuestions)
             yield return $"The quiz has {quiz.Count:count} questions. Use {FewestQuestions} to {MostQuestions}.";

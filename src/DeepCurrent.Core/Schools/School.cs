@@ -12,7 +12,7 @@ public sealed record School
     public required string TimeZone { get; init; }
 
     /// <summary>First-attempt score from which a text counts as understood, 0 to 1.</summary>
-    public required double PassingScore { get; init; }
+    public required double UnderstoodFrom { get; init; }
 
     /// <summary>Forecast comprehension below which a text is too deep.</summary>
     public required double ZoneLow { get; init; }

@@ -92,5 +92,5 @@ public static class Familiarity
     }
 
     private static bool On(ReadOnlySpan<char> word, bool daleChall) =>
-        WordList.Find(word) is { } facts && (daleChall ? facts.DaleChall : facts.Spache);
+        Lexicon.Find(word) is { } facts && (daleChall ? facts.DaleChall : facts.Spache);
 }

@@ -57,7 +57,7 @@ public static partial class Suggestions
     public static string? Topic(TextCounts counts, IEnumerable<string> topics)
     {
         var words = counts.Vocabulary.ToDictionary(w => w.Word, w => w.Times);
-        double Usual(string word) => Math.Pow(10, (WordList.Find(word)?.Zipf ?? 0) - 9);
+        double Usual(string word) => Math.Pow(10, (Lexicon.Find(word)?.Zipf ?? 0) - 9);
         int Times(string word) =>
             words.GetValueOrDefault(word) is var n && n / (double)counts.Words >= Telling * Usual(word) ? n : 0;
         int Said(string topic)

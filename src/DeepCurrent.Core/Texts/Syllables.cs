@@ -10,7 +10,7 @@ public static class Syllables
     {
         if (word.IsEmpty)
             throw new ArgumentException("There is no word.", nameof(word));
-        if (WordList.Find(word) is { Syllables: > 0 } known)
+        if (Lexicon.Find(word) is { Syllables: > 0 } known)
             return known.Syllables;
         var hyphen = word.IndexOf('-');
         if (hyphen > 0 && hyphen < word.Length - 1)
@@ -19,12 +19,7 @@ public static class Syllables
             return OfNumber(word);
         if (word.Length > 2 && word[^2] == '\'' && word[^1] == 's')
             return Count(word[..^2]) + (Hisses(word[..^2]) ? 1 : 0);
-        if (
-            word.Length > 3
-            && word[^1] == 's'
-            && word[^2] != 's'
-            && WordList.Find(word[..^1]) is { Syllables: > 0 } one
-        )
+        if (word.Length > 3 && word[^1] == 's' && word[^2] != 's' && Lexicon.Find(word[..^1]) is { Syllables: > 0 } one)
             return one.Syllables + (Hisses(word[..^1]) ? 1 : 0);
         return ByRule(word);
     }

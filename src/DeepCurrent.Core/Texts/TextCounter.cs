@@ -295,7 +295,7 @@ public static class TextCounter
                         Unfamiliar = !Familiarity.DaleChall(word),
                         NotSpache = !Familiarity.Spache(word),
                         Zipf = Rarity(word, stem),
-                        MayOpen = WordList.Find(stem)?.Capital ?? false,
+                        MayOpen = Lexicon.Find(stem)?.Capital ?? false,
                     }
                 );
             }
@@ -304,11 +304,11 @@ public static class TextCounter
 
         private static float Rarity(ReadOnlySpan<char> word, ReadOnlySpan<char> stem)
         {
-            if ((WordList.Find(word) ?? WordList.Find(stem)) is { Zipf: > 0 } facts)
+            if ((Lexicon.Find(word) ?? Lexicon.Find(stem)) is { Zipf: > 0 } facts)
                 return facts.Zipf;
             var hyphen = stem.IndexOf('-');
             return hyphen <= 0
-                ? WordList.Find(stem)?.Zipf ?? 0
+                ? Lexicon.Find(stem)?.Zipf ?? 0
                 : Math.Min(Rarity(stem[..hyphen], stem[..hyphen]), Rarity(stem[(hyphen + 1)..], stem[(hyphen + 1)..]));
         }
 

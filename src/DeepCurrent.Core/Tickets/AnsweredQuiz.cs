@@ -7,13 +7,13 @@ namespace DeepCurrent.Core.Tickets;
 /// <summary>One attempt at a question.</summary>
 /// <param name="Attempt">1 for the first.</param>
 /// <param name="Correct">Null while it waits for a person.</param>
-/// <param name="Rushed">It came faster than the question can be read.</param>
+/// <param name="TooFast">It came faster than the question can be read.</param>
 public sealed record Attempted(
     AnswerId Id,
     QuestionId QuestionId,
     int Attempt,
     bool? Correct,
-    bool Rushed,
+    bool TooFast,
     DateTimeOffset At
 );
 
@@ -37,12 +37,12 @@ public sealed class AnsweredQuiz
     private readonly IReadOnlyList<Question> asked;
     private readonly ILookup<QuestionId, Attempted> attempts;
 
-    /// <param name="quiz">The text's questions in their order; guided ones only help and do not count.</param>
+    /// <param name="quiz">The text's questions in their order; those on the way only help and do not count.</param>
     /// <param name="attempts">In any order. Those at a question that was taken out of the quiz say nothing any
     /// more.</param>
     public AnsweredQuiz(IEnumerable<Question> quiz, IEnumerable<Attempted> attempts)
     {
-        asked = [.. quiz.Where(q => !q.Guided)];
+        asked = [.. quiz.Where(q => !q.OnTheWay)];
         this.attempts = attempts.OrderBy(a => a.Attempt).ToLookup(a => a.QuestionId);
     }
 
@@ -81,7 +81,7 @@ public sealed class AnsweredQuiz
         ];
 
     private string? Why(Attempted a, Question q, int at) =>
-        a.Rushed ? LeftOut.TooFast
+        a.TooFast ? LeftOut.TooFast
         : q.Evidence && at > 0 && attempts[asked[at - 1].Id].FirstOrDefault() is { } before && !Right(before)
             ? LeftOut.RestsOnWrong
         : null;

@@ -11,7 +11,7 @@ public enum TicketState
     Marked,
     Released,
     SentBack,
-    Withdrawn,
+    TakenBack,
 }
 
 /// <summary>What happens to a ticket.</summary>
@@ -25,7 +25,7 @@ public enum TicketStep
     Marked,
     Released,
     SentBack,
-    Withdrawn,
+    TakenBack,
     Restored,
 }
 
@@ -60,9 +60,9 @@ public static class TicketLife
                     or TicketState.Released,
                 TicketStep.SentBack
             ) => TicketState.SentBack,
-            (TicketState.Planned or TicketState.Waiting or TicketState.UnderWay, TicketStep.Withdrawn) =>
-                TicketState.Withdrawn,
-            (TicketState.Withdrawn, TicketStep.Restored) => TicketState.Waiting,
+            (TicketState.Planned or TicketState.Waiting or TicketState.UnderWay, TicketStep.TakenBack) =>
+                TicketState.TakenBack,
+            (TicketState.TakenBack, TicketStep.Restored) => TicketState.Waiting,
             _ => null,
         };
 
@@ -71,7 +71,7 @@ public static class TicketLife
         [.. Enum.GetValues<TicketState>().Where(s => After(s, step) is not null)];
 
     /// <summary>Whether its reader sees it.</summary>
-    public static bool Seen(TicketState state) => state is not (TicketState.Planned or TicketState.Withdrawn);
+    public static bool Seen(TicketState state) => state is not (TicketState.Planned or TicketState.TakenBack);
 
     /// <summary>Whether its reader may still read and answer.</summary>
     public static bool Open(TicketState state) =>

@@ -127,27 +127,27 @@ public sealed class AdultStore(NpgsqlDataSource db)
     {
         return await db.All<StaffRow>(
             $"""
-                select a.id, a.name, a.user_name, a.mail, a.lead, a.left_school,
-                  a.password_hash is not null as has_password, a.signed_in_at,
-                       coalesce(
-                         (
-                           select jsonb_agg(jsonb_build_object('name', c.name, 'part', p.role) order by c.name, c.id)
-                           from class_adult p join class c on c.id = p.class_id
-                           where p.adult_id = a.id and not c.closed),
-                         '[]')::text as classes,
-                       (
-                         select max(p.expires_at)
-                         from pass p
-                         where p.adult_id = a.id
-                           and p.used_at is null
-                           and p.withdrawn_at is null
-                           and p.expires_at > @now) as invited,
-                       a.source_id is not null as from_source, a.post
-                from adult a
-                where a.school_id = @schoolId and a.kind = '{nameof(AdultKind.Staff)}'
-                order by a.left_school, a.name, a.id
-                limit 10000
-                """,
+            select a.id, a.name, a.user_name, a.mail, a.lead, a.left_school,
+              a.password_hash is not null as has_password, a.signed_in_at,
+                   coalesce(
+                     (
+                       select jsonb_agg(jsonb_build_object('name', c.name, 'part', p.role) order by c.name, c.id)
+                       from class_adult p join class c on c.id = p.class_id
+                       where p.adult_id = a.id and not c.closed),
+                     '[]')::text as classes,
+                   (
+                     select max(p.expires_at)
+                     from pass p
+                     where p.adult_id = a.id
+                       and p.used_at is null
+                       and p.taken_back_at is null
+                       and p.expires_at > @now) as invited,
+                   a.source_id is not null as from_source, a.post
+            from adult a
+            where a.school_id = @schoolId and a.kind = '{nameof(AdultKind.Staff)}'
+            order by a.left_school, a.name, a.id
+            limit 10000
+            """,
             new { schoolId, now }
         );
     }
@@ -166,8 +166,8 @@ public sealed class AdultStore(NpgsqlDataSource db)
         await db.Run(
             """
             update pass
-            set withdrawn_at = @now
-            where adult_id = @adultId and purpose = @purpose and used_at is null and withdrawn_at is null;
+            set taken_back_at = @now
+            where adult_id = @adultId and purpose = @purpose and used_at is null and taken_back_at is null;
             insert into pass (id, school_id, adult_id, purpose, hash, made_at, expires_at)
             values (@id, @schoolId, @adultId, @purpose, @hash, @now, @expires)
             """,
@@ -184,7 +184,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
         );
     }
 
-    /// <summary>An open pass; null if it was used, withdrawn, has expired or never was.</summary>
+    /// <summary>An open pass; null if it was used, taken back, has expired or never was.</summary>
     public async Task<Pass?> OpenPass(string hash, DateTimeOffset now)
     {
         return await db.One<Pass>(
@@ -193,7 +193,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
             from pass p join adult a on a.id = p.adult_id
             where p.hash = @hash
               and p.used_at is null
-              and p.withdrawn_at is null
+              and p.taken_back_at is null
               and p.expires_at > @now
               and not a.left_school
             """,

@@ -26,7 +26,7 @@ public sealed record NewAssignment(
     int Attempts,
     string Directions,
     IReadOnlyList<NewTicket> Tickets,
-    bool Guided = true,
+    bool OnTheWay = true,
     bool Aloud = false
 );
 
@@ -123,8 +123,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         var added = await c.ExecuteAsync(
             """
             insert into assignment (
-              id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, guided, aloud)
-            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @Guided, @Aloud)
+              id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, on_the_way, aloud)
+            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @OnTheWay, @Aloud)
             on conflict (id) do nothing
             """,
             a,
@@ -181,7 +181,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// <summary>Takes tickets back from their readers; what was done on them is kept. Only tickets not handed in are
     /// taken.</summary>
     /// <returns>How many were taken back.</returns>
-    public static async Task<int> Withdraw(
+    public static async Task<int> TakeBack(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         IReadOnlyList<AssignmentId> assignmentIds,
@@ -192,7 +192,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         var n = await c.ExecuteAsync(
             """
             update ticket k
-            set state = @withdrawn, changed_at = @at
+            set state = @takenBack, changed_at = @at
             from assignment a
             where a.id = k.assignment_id
               and a.id = any(@ids)
@@ -204,8 +204,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 ids = assignmentIds.ToArray(),
                 classId,
                 at,
-                withdrawn = nameof(TicketState.Withdrawn),
-                from = TicketStates.From(TicketStep.Withdrawn),
+                takenBack = nameof(TicketState.TakenBack),
+                from = TicketStates.From(TicketStep.TakenBack),
             },
             t
         );
@@ -280,7 +280,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 from (
                   select k.reader_id, k.state, a.assigned_at as at
                   from ticket k join assignment a on a.id = k.assignment_id
-                  where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> {TicketStates.Withdrawn}
+                  where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> {TicketStates.TakenBack}
                   union all
                   select n.reader_id, null, s.served_at
                   from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
@@ -306,7 +306,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
               join text t on t.id = a.text_id
               join ticket k on k.assignment_id = a.id
               join version v on v.id = k.version_id
-            where a.class_id = @classId and a.assigned_at >= @since and k.state <> {TicketStates.Withdrawn}
+            where a.class_id = @classId and a.assigned_at >= @since and k.state <> {TicketStates.TakenBack}
             group by a.text_id, t.title
             order by max(a.assigned_at) desc
             limit 14
@@ -323,7 +323,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             await c.QueryAsync<TicketRow>(
                 $"""
                 {TicketSql}
-                where k.reader_id = @readerId and k.state <> {TicketStates.Withdrawn}
+                where k.reader_id = @readerId and k.state <> {TicketStates.TakenBack}
                 order by coalesce(k.handed_in_at, 'infinity') desc, k.changed_at desc
                 limit 200
                 """,
@@ -363,7 +363,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         ).ToDictionary(x => x.Id, x => x.Words);
     }
 
-    /// <summary>First attempts of a reader by strand since a time: right and asked. Rushed answers are left
+    /// <summary>First attempts of a reader by strand since a time: right and asked. TooFast answers are left
     /// out.</summary>
     public async Task<IReadOnlyList<StrandCount>> Strands(ClassId classId, DateTimeOffset since)
     {
@@ -411,10 +411,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     private static readonly string RowSql = $"""
         select a.id, a.class_id, a.text_id, t.title, a.assigned_at, a.due_on, a.attempts, a.directions,
-               count(k.id) filter (where k.state <> {TicketStates.Withdrawn})::int as tickets,
+               count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Waiting})::int as waiting,
                count(k.id) filter (where k.state = {TicketStates.UnderWay})::int as under_way,
-               count(k.id) filter (where k.handed_in_at is not null and k.state <> {TicketStates.Withdrawn})::int as done,
+               count(k.id) filter (where k.handed_in_at is not null and k.state <> {TicketStates.TakenBack})::int as done,
                count(k.id) filter (where k.state in ({TicketStates.AtMarking}))::int as to_mark,
                (
                  select max(r.at)

@@ -81,7 +81,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
                 $"""
                 select a.text_id, t.topic, a.chosen, k.handed_in_at is not null
                 from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
-                where k.reader_id = @readerId and k.state <> {TicketStates.Withdrawn}
+                where k.reader_id = @readerId and k.state <> {TicketStates.TakenBack}
                 limit 5000
                 """,
                 new { readerId }
@@ -102,7 +102,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             $"""
             select k.id
             from ticket k join assignment a on a.id = k.assignment_id
-            where k.reader_id = @readerId and a.text_id = @textId and a.chosen and k.state <> {TicketStates.Withdrawn}
+            where k.reader_id = @readerId and a.text_id = @textId and a.chosen and k.state <> {TicketStates.TakenBack}
             """,
             new { readerId, textId }
         );
@@ -114,7 +114,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         where k.reader_id = @ReaderId
           and a.chosen
           and k.handed_in_at is null
-          and k.state <> {TicketStates.Withdrawn}
+          and k.state <> {TicketStates.TakenBack}
           and a.text_id <> @TextId
         """;
 
@@ -189,7 +189,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         var back = await db.One<ClassId?>(
             """
             update ticket k
-            set state = @withdrawn, changed_at = @at
+            set state = @takenBack, changed_at = @at
             from assignment a
             where a.id = k.assignment_id
               and a.chosen
@@ -203,8 +203,8 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
                 ticketId,
                 readerId,
                 at,
-                withdrawn = nameof(TicketState.Withdrawn),
-                from = TicketStates.From(TicketStep.Withdrawn),
+                takenBack = nameof(TicketState.TakenBack),
+                from = TicketStates.From(TicketStep.TakenBack),
             }
         );
         if (back is { } classId)

@@ -17,7 +17,7 @@ public sealed record GuardianRow(
     IReadOnlyList<GuardianName> Guardians,
     DateTimeOffset? CodeUntil,
     bool CodeUsed,
-    bool CodeWithdrawn
+    bool CodeTakenBack
 );
 
 /// <summary>A guardian who has registered.</summary>
@@ -64,7 +64,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
                        where g.reader_id = r.id and g.ended_at is null),
                      '[]')::text as guardians,
                    k.expires_at as code_until, coalesce(k.used_at is not null, false) as code_used,
-                   coalesce(k.withdrawn_at is not null, false) as code_withdrawn
+                   coalesce(k.taken_back_at is not null, false) as code_taken_back
             from enrolment e join reader r on r.id = e.reader_id
             left join lateral (
               select * from guardian_code k where k.reader_id = r.id order by k.made_at desc limit 1) k on true
@@ -82,7 +82,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
         return await db.All<GuardianCode>(
             """
             select distinct on (reader_id) id, school_id, reader_id, secret, expires_at from guardian_code
-            where reader_id = any(@ids) and withdrawn_at is null and expires_at > @now
+            where reader_id = any(@ids) and taken_back_at is null and expires_at > @now
             order by reader_id, made_at desc
             """,
             new { ids = readerIds.ToArray(), now }
@@ -116,7 +116,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
             select k.id, k.school_id, k.reader_id, k.secret, k.expires_at
             from guardian_code k join school s on s.id = k.school_id join reader r on r.id = k.reader_id
             where k.hash = @hash
-              and k.withdrawn_at is null
+              and k.taken_back_at is null
               and k.expires_at > @now
               and s.guardians_allowed
               and r.merged_into is null
@@ -146,12 +146,12 @@ public sealed class GuardianStore(NpgsqlDataSource db)
         );
     }
 
-    /// <summary>Withdraws the code of a reader and ends the guardianships there are.</summary>
-    public async Task Withdraw(ReaderId readerId, bool guardiansToo, DateTimeOffset now)
+    /// <summary>Takes back the code of a reader and ends the guardianships there are.</summary>
+    public async Task TakeBack(ReaderId readerId, bool guardiansToo, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
-            "update guardian_code set withdrawn_at = @now where reader_id = @readerId and withdrawn_at is null",
+            "update guardian_code set taken_back_at = @now where reader_id = @readerId and taken_back_at is null",
             new { readerId, now }
         );
         if (guardiansToo)

@@ -23,7 +23,7 @@ internal static class CheckEvidence
     {
         var left = flag switch
         {
-            PartFlag.Rushed => LeftOut.PartTooFast,
+            PartFlag.TooFast => LeftOut.PartTooFast,
             PartFlag.Thin => LeftOut.PartThin,
             _ => null,
         };
@@ -47,7 +47,7 @@ internal static class CheckEvidence
     {
         var (value, sd) = CheckMeasure.WordReading(
             mean,
-            answers.Select(a => new CheckAnswer(a.Item.Difficulty, a.Item.Guess, a.Answer.Correct, a.Answer.Rushed))
+            answers.Select(a => new CheckAnswer(a.Item.Difficulty, a.Item.Guess, a.Answer.Correct, a.Answer.TooFast))
         );
         var right = answers.Count(a => a.Answer.Correct);
         return EvidenceRow.Level(EvidenceId.From(part.Id.Value), answers.Max(a => a.Answer.At), value, sd) with
@@ -70,7 +70,7 @@ internal static class CheckEvidence
         {
             PartId = part.Id,
             TextDepth = a.Stage.TextDepth,
-            LeftOut = a.Answer.Rushed ? LeftOut.TooFast : left,
+            LeftOut = a.Answer.TooFast ? LeftOut.TooFast : left,
             Note =
                 part.Part is CheckPart.Passages
                     ? (Message)$"{check.StaffTitle}: {a.Stage.Title}"

@@ -122,7 +122,7 @@ public sealed record CheckRow
 public sealed record FormPassage(VersionId VersionId, string Title, Fathoms Depth, int Words, int Questions);
 
 /// <summary>Readers from whom a check was taken back.</summary>
-public sealed record CheckWithdrawn(CheckId CheckId, IReadOnlyList<ReaderId> ReaderIds);
+public sealed record CheckTakenBack(CheckId CheckId, IReadOnlyList<ReaderId> ReaderIds);
 
 /// <summary>A reader a check is given to.</summary>
 public sealed record CheckReader(ReaderId ReaderId, ClassId? ClassId, Fathoms Mean, double Sd);
@@ -151,7 +151,7 @@ public sealed record PartRow
 
     public required int Correct { get; init; }
 
-    public required int Rushed { get; init; }
+    public required int TooFast { get; init; }
 
     public required double Seconds { get; init; }
 
@@ -478,8 +478,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
         select gen_random_uuid(), @checkId, r.id, r.class_id, d.grade, @now, r.mean, r.sd, @now
         from unnest(@readers, @classes, @means, @sds) r (id, class_id, mean, sd) join reader d on d.id = r.id
         on conflict (check_id, reader_id) do update
-        set withdrawn_at = null, changed_at = @now
-        where sitting.withdrawn_at is not null
+        set taken_back_at = null, changed_at = @now
+        where sitting.taken_back_at is not null
         returning reader_id
         """;
 
@@ -493,7 +493,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         insert into sitting_part (id, sitting_id, part, round, position, state)
         select gen_random_uuid(), s.id, p.part, 1, p.position, '{nameof(PartState.Waiting)}'
         from sitting s cross join unnest(@parts, @positions) p (part, position)
-        where s.check_id = @checkId and s.withdrawn_at is null
+        where s.check_id = @checkId and s.taken_back_at is null
         on conflict (sitting_id, part, round) do nothing
         """;
 
@@ -576,7 +576,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
               count(s.id)::int as readers, count(s.id) filter (where not p.left_over)::int as finished,
               count(s.id) filter (where p.begun and p.left_over)::int as open
             from level_check k join adult a on a.id = k.made_by
-              left join sitting s on s.check_id = k.id and s.withdrawn_at is null
+              left join sitting s on s.check_id = k.id and s.taken_back_at is null
               left join lateral (
                 select bool_or(p.state in ({PartStates.Left})) as left_over,
                   bool_or(p.started_at is not null) as begun
@@ -603,15 +603,15 @@ public sealed class CheckStore(NpgsqlDataSource db)
                      where p.sitting_id = s.id and a.received_at > p.finished_at) as late
             from sitting s join reader r on r.id = s.reader_id left join class k on k.id = s.class_id
             where s.check_id = @checkId
-              and s.withdrawn_at is null
+              and s.taken_back_at is null
               and (@classes::uuid[] is null or s.class_id = any(@classes))
             order by k.name, r.family_name, r.given_name, r.id
             limit 20000;
             select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked,
-              p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
+              p.correct, p.too_fast, p.seconds, p.score, p.started_at, p.finished_at, p.moved
             from sitting_part p join sitting s on s.id = p.sitting_id
             where s.check_id = @checkId
-              and s.withdrawn_at is null
+              and s.taken_back_at is null
               and (@classes::uuid[] is null or s.class_id = any(@classes))
             order by p.position, p.round
             limit 200000
@@ -639,7 +639,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 insert into sitting_part (id, sitting_id, part, round, position, state)
                 select gen_random_uuid(), p.sitting_id, p.part, p.round + 1, p.position, '{nameof(PartState.Waiting)}'
                 from sitting_part p join sitting s on s.id = p.sitting_id
-                where p.id = any(@partIds) and s.check_id = @checkId and s.withdrawn_at is null
+                where p.id = any(@partIds) and s.check_id = @checkId and s.taken_back_at is null
                 on conflict (sitting_id, part, round) do nothing
                 returning id
                 """,
@@ -712,14 +712,14 @@ public sealed class CheckStore(NpgsqlDataSource db)
             update level_check k set gone_at = @now, revision = revision + 1
             where k.id = @checkId
               and k.gone_at is null
-              and not exists (select 1 from sitting s where s.check_id = k.id and s.withdrawn_at is null)
+              and not exists (select 1 from sitting s where s.check_id = k.id and s.taken_back_at is null)
             """,
             new { checkId, now },
             t
         );
 
     /// <summary>Takes a check back from some readers.</summary>
-    public static async Task<int> Withdraw(
+    public static async Task<int> TakeBack(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         CheckId checkId,
@@ -730,8 +730,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
         var taken = await c.ExecuteAsync(
             """
             update sitting
-            set withdrawn_at = @now
-            where check_id = @checkId and reader_id = any(@readerIds) and withdrawn_at is null
+            set taken_back_at = @now
+            where check_id = @checkId and reader_id = any(@readerIds) and taken_back_at is null
             """,
             new
             {
@@ -749,15 +749,15 @@ public sealed class CheckStore(NpgsqlDataSource db)
     public static async Task<bool> GiveBack(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        CheckWithdrawn taken,
+        CheckTakenBack taken,
         DateTimeOffset now
     )
     {
         var back = await c.ExecuteAsync(
             """
             update sitting
-            set withdrawn_at = null, changed_at = @now
-            where check_id = @CheckId and reader_id = any(@readers) and withdrawn_at is not null
+            set taken_back_at = null, changed_at = @now
+            where check_id = @CheckId and reader_id = any(@readers) and taken_back_at is not null
             """,
             new
             {
@@ -808,7 +808,7 @@ internal sealed record PartFlat
 
     public required int Correct { get; init; }
 
-    public required int Rushed { get; init; }
+    public required int TooFast { get; init; }
 
     public required double Seconds { get; init; }
 
@@ -834,7 +834,7 @@ internal sealed record PartFlat
             Answered = Answered,
             Asked = Asked,
             Correct = Correct,
-            Rushed = Rushed,
+            TooFast = TooFast,
             Seconds = Seconds,
             Score = Score,
             StartedAt = StartedAt,

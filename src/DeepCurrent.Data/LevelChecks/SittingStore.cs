@@ -27,7 +27,7 @@ public sealed record StageAnswer(
     int Item,
     IReadOnlyList<int> Picks,
     bool Correct,
-    bool Rushed,
+    bool TooFast,
     DateTimeOffset At
 );
 
@@ -88,7 +88,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             from sitting s join level_check k on k.id = s.check_id join sitting_part p on p.sitting_id = s.id
             where s.reader_id = @readerId
               and k.school_id = @schoolId
-              and s.withdrawn_at is null
+              and s.taken_back_at is null
               and not k.draft
               and k.gone_at is null
               and k.closed_at is null
@@ -267,7 +267,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                 $"""
                 select distinct s.id, s.reader_id
                 from sitting s join sitting_part p on p.sitting_id = s.id
-                where s.check_id = @Id and s.withdrawn_at is null and p.state = '{nameof(PartState.UnderWay)}'
+                where s.check_id = @Id and s.taken_back_at is null and p.state = '{nameof(PartState.UnderWay)}'
                 limit 20000
                 """,
                 new { check.Id }
@@ -347,8 +347,8 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                 : "do nothing";
         await c.ExecuteAsync(
             $"""
-            insert into check_answer (id, stage_id, item, picks, correct, rushed, at, received_at, milliseconds)
-            select @Id, @stageId, @Item, @picks, @correct, @rushed, @at, @now, @ms
+            insert into check_answer (id, stage_id, item, picks, correct, too_fast, at, received_at, milliseconds)
+            select @Id, @stageId, @Item, @picks, @correct, @tooFast, @at, @now, @ms
             where not exists (
               select 1 from check_answer x where x.id = @Id and (x.stage_id, x.item) <> (@stageId, @Item))
             on conflict (stage_id, item) {change}
@@ -360,7 +360,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                 a.Item,
                 picks = a.Picks.ToArray(),
                 correct = stage.Items[a.Item].IsRight(a.Picks),
-                rushed = Answering.Rushed(stage.Items[a.Item].Words, TimeSpan.FromMilliseconds(a.Milliseconds)),
+                tooFast = Answering.TooFast(stage.Items[a.Item].Words, TimeSpan.FromMilliseconds(a.Milliseconds)),
                 at = GivenTime.After(a.At, stage.LastContact),
                 now,
                 ms = Math.Clamp(a.Milliseconds, 0, 86_400_000),
@@ -453,7 +453,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         DateTimeOffset now
     )
     {
-        var answers = given.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.Rushed)).ToList();
+        var answers = given.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.TooFast)).ToList();
         var asked = part.Part is CheckPart.Maze ? answers.Count : given.Sum(x => x.Items.Count);
         var flag = note == PartRules.NothingFits ? PartFlag.Fine : PartRules.Judge(asked, answers);
         var seconds = given.Sum(x => x.Seconds);
@@ -468,7 +468,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             update sitting_part
             set state = '{nameof(PartState.Done)}', flag = @flag, note = @note,
               answered = @answered, asked = @asked, correct = @right,
-              rushed = @rushed, seconds = @seconds, score = @score, finished_at = coalesce(finished_at, @now)
+              too_fast = @tooFast, seconds = @seconds, score = @score, finished_at = coalesce(finished_at, @now)
             where id = @Id
             """,
             new
@@ -479,7 +479,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                 answered = answers.Count,
                 asked,
                 right,
-                rushed = answers.Count(a => a.Rushed),
+                tooFast = answers.Count(a => a.TooFast),
                 seconds,
                 score,
                 now,
@@ -534,7 +534,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             await c.QueryAsync<PartFlat>(
                 $"""
                 select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked,
-                  p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
+                  p.correct, p.too_fast, p.seconds, p.score, p.started_at, p.finished_at, p.moved
                 from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
                 where n.reader_id = @ReaderId
                   and n.id <> @Id
@@ -566,7 +566,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         var head = await c.QuerySingleOrDefaultAsync<(CheckId CheckId, string Supports, ClassId? ClassId)>(
             $"""
             select s.check_id, r.supports::text, s.class_id from sitting s join reader r on r.id = s.reader_id
-            where s.id = @sittingId and s.reader_id = @readerId and s.withdrawn_at is null {(
+            where s.id = @sittingId and s.reader_id = @readerId and s.taken_back_at is null {(
                 lockRow ? "for update of s" : ""
             )}
             """,
@@ -608,7 +608,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             .. (
                 await c.QueryAsync<PartFlat>(
                     """
-                    select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, rushed,
+                    select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, too_fast,
                       seconds, score, started_at, finished_at, moved
                     from sitting_part
                     where sitting_id = @sittingId

@@ -169,7 +169,7 @@ internal sealed class StageStore(PassagePool pool)
                 x.Items[a.Item].Difficulty,
                 x.Items[a.Item].Guess,
                 a.Correct,
-                a.Rushed
+                a.TooFast
             ))
         );
 
@@ -190,7 +190,7 @@ internal sealed class StageStore(PassagePool pool)
         int Item,
         Array Picks,
         bool Correct,
-        bool Rushed,
+        bool TooFast,
         AnswerId Id,
         DateTimeOffset At
     );
@@ -206,7 +206,7 @@ internal sealed class StageStore(PassagePool pool)
             where part_id = @partId
             order by position
             limit 20;
-            select a.stage_id, a.item, a.picks, a.correct, a.rushed, a.id, a.at
+            select a.stage_id, a.item, a.picks, a.correct, a.too_fast, a.id, a.at
             from check_answer a join stage s on s.id = a.stage_id
             where s.part_id = @partId
             order by a.at, a.item
@@ -228,7 +228,7 @@ internal sealed class StageStore(PassagePool pool)
                 Database.FromJson<List<CheckItem>>(s.Items),
                 [
                     .. answers[s.Id]
-                        .Select(a => new StageAnswer(a.Id, a.Item, (int[])a.Picks, a.Correct, a.Rushed, a.At)),
+                        .Select(a => new StageAnswer(a.Id, a.Item, (int[])a.Picks, a.Correct, a.TooFast, a.At)),
                 ],
                 s.Seconds,
                 s.ServedAt,

@@ -9,7 +9,7 @@ namespace DeepCurrent.Data.LevelChecks;
 
 /// <summary>One reader in one benchmark window.</summary>
 /// <param name="Left">Something is still to be done.</param>
-/// <param name="Again">A part was rushed or thin.</param>
+/// <param name="Again">A part was too fast or thin.</param>
 /// <param name="Depth">The level after the last part that was finished, fm; null before there is one.</param>
 public sealed record WindowReader(
     YearId YearId,
@@ -54,7 +54,7 @@ public sealed class WindowStore(NpgsqlDataSource db)
               and k.season is not null
               and not k.draft
               and k.gone_at is null
-              and s.withdrawn_at is null
+              and s.taken_back_at is null
             group by k.school_year_id, k.season, s.grade, s.reader_id
             limit 200000
             """,

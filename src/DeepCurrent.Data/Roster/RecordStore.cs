@@ -37,7 +37,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
                 select json_agg(
                   json_build_object(
                     'question', q.stem, 'response', n.response, 'mark', n.mark, 'comment', n.comment, 'correct',
-                    n.correct, 'attempt', n.attempt, 'at', n.at, 'rushed', n.rushed)
+                    n.correct, 'attempt', n.attempt, 'at', n.at, 'tooFast', n.too_fast)
                   order by n.at)
                 from answer n join question q on q.id = n.question_id
                 where n.ticket_id = k.id),
@@ -62,7 +62,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
             where k.reader_id = r.id),
           'levelChecks',
           (select json_agg(json_build_object(
-              'title', k.staff_title, 'season', k.season, 'givenAt', s.made_at, 'withdrawnAt', s.withdrawn_at,
+              'title', k.staff_title, 'season', k.season, 'givenAt', s.made_at, 'takenBackAt', s.taken_back_at,
               'before', s.before_mean, 'after', s.after_mean,
               'parts',
               (

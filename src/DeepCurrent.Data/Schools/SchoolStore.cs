@@ -36,7 +36,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     {
         return await db.All<School>(
             """
-            select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
+            select id, name, time_zone, understood_from, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
               surnames_on_cards, guardians_allowed, level_chart::text as own_chart, level_system,
               letters::text, version
             from school
@@ -50,7 +50,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     {
         return await db.Single<School>(
             """
-            select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
+            select id, name, time_zone, understood_from, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
               surnames_on_cards, guardians_allowed, level_chart::text as own_chart, level_system,
               letters::text, version
             from school
@@ -73,15 +73,15 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         }
         await c.ExecuteAsync(
             """
-            insert into school (id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, created_at)
-            values (@Id, @Name, @TimeZone, @PassingScore, @ZoneLow, @ZoneHigh, @MinutesADay, @now)
+            insert into school (id, name, time_zone, understood_from, zone_low, zone_high, minutes_a_day, created_at)
+            values (@Id, @Name, @TimeZone, @UnderstoodFrom, @ZoneLow, @ZoneHigh, @MinutesADay, @now)
             """,
             new
             {
                 school.Id,
                 school.Name,
                 school.TimeZone,
-                school.PassingScore,
+                school.UnderstoodFrom,
                 school.ZoneLow,
                 school.ZoneHigh,
                 school.MinutesADay,
@@ -102,7 +102,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.Run(
                 """
                 update school
-                set name = @Name, time_zone = @TimeZone, passing_score = @PassingScore, zone_low = @ZoneLow,
+                set name = @Name, time_zone = @TimeZone, understood_from = @UnderstoodFrom, zone_low = @ZoneLow,
                   zone_high = @ZoneHigh, minutes_a_day = @MinutesADay, pictures_to = @PicturesTo, codes_to = @CodesTo,
                   surnames_on_cards = @SurnamesOnCards, guardians_allowed = @GuardiansAllowed,
                   level_chart = @OwnChart::jsonb, level_system = @LevelSystem,

@@ -173,7 +173,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
             set school_id = @To, moved_from = @From, source_id = null, source = '', user_name = @name,
               left_school = false
             where id = @ReaderId;
-            update guardian_code set withdrawn_at = @now where reader_id = @ReaderId and withdrawn_at is null
+            update guardian_code set taken_back_at = @now where reader_id = @ReaderId and taken_back_at is null
             """,
             new
             {

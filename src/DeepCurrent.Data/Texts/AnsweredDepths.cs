@@ -32,7 +32,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
         from ticket k join version v on v.id = k.version_id join evidence e on e.ticket_id = k.id
         where k.before_mean is not null
           and k.version_depth is not null
-          and k.state <> {TicketStates.Withdrawn}
+          and k.state <> {TicketStates.TakenBack}
           and e.kind = {EvidenceKinds.Answer}
           and e.left_out is null
           and not v.retired
@@ -119,7 +119,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             and e.left_out is null
             and k.before_mean is not null
             and k.version_depth is not null
-            and k.state <> {TicketStates.Withdrawn}
+            and k.state <> {TicketStates.TakenBack}
           union all
           select (s.items -> a.item ->> 'key')::uuid, n.before_mean, n.before_sd, s.text_depth, e.guess,
             e.correct
@@ -196,8 +196,8 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
           where p.part in ('{nameof(CheckPart.WordReading)}', '{nameof(CheckPart.WordMeaning)}')
             and p.state = '{nameof(PartState.Done)}'
             and p.flag = '{nameof(PartFlag.Fine)}'
-            and not a.rushed
-            and n.withdrawn_at is null
+            and not a.too_fast
+            and n.taken_back_at is null
             and not exists (
               select 1
               from evidence e

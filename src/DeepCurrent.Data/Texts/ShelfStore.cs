@@ -32,7 +32,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         where not v.retired and (@textId::uuid is null or v.text_id = @textId) order by v.position;
         select t.id, t.school_id, t.owner_id, t.mine, t.retired_at is not null as retired, t.title, t.kind, t.topic,
           t.fiction, t.blurb, t.season, t.changed_at, coalesce(x.patterns, '') as patterns, x.number,
-               coalesce(q.n, 0) as questions, coalesce(w.n, 0) as deck
+               coalesce(q.n, 0) as questions, coalesce(w.n, 0) as words_to_know
         from text t
         join text_terms x on x.text_id = t.id
         left join (
@@ -82,7 +82,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
                 Season = t.Season,
                 ChangedAt = t.ChangedAt,
                 Questions = t.Questions,
-                Deck = t.Deck,
+                WordsToKnow = t.WordsToKnow,
                 HeardIn = [.. heard[t.Id]],
                 Patterns = t.Patterns.Split(' ', StringSplitOptions.RemoveEmptyEntries),
                 Versions = [.. versions[t.Id]],
@@ -149,7 +149,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     private static async Task<Dictionary<string, string>> Meant(NpgsqlConnection c, string[] words)
     {
         var instead = new Dictionary<string, string>();
-        var strange = words.Where(w => WordList.Find(w) is null).ToArray();
+        var strange = words.Where(w => Lexicon.Find(w) is null).ToArray();
         if (strange.Length == 0)
             return instead;
         var unknown = await c.QueryAsync<string>(
@@ -341,6 +341,6 @@ public sealed class ShelfStore(NpgsqlDataSource db)
 
         public required int Questions { get; init; }
 
-        public required int Deck { get; init; }
+        public required int WordsToKnow { get; init; }
     }
 }

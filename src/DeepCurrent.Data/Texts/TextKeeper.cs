@@ -258,7 +258,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
                     kind = q.Kind.ToString(),
                     q.Evidence,
                     q.Offset,
-                    place = q.Guided ? Database.ToJson(q.After) : null,
+                    place = q.OnTheWay ? Database.ToJson(q.After) : null,
                     rubric = q.Rubric is null ? null : Database.ToJson(q.Rubric),
                 },
                 t

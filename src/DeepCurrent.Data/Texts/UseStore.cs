@@ -54,7 +54,7 @@ public sealed class UseStore(NpgsqlDataSource db)
         where a.text_id = @textId
           and c.school_id = @schoolId
           and (@classId::uuid is null or c.id = @classId)
-          and k.state <> {TicketStates.Withdrawn};
+          and k.state <> {TicketStates.TakenBack};
         with first as (
           select w.question_id, w.correct, q.kind, q.choices, w.response
           from assignment a
@@ -68,7 +68,7 @@ public sealed class UseStore(NpgsqlDataSource db)
             and k.handed_in_at is not null
             and w.attempt = 1
             and w.correct is not null
-            and not w.rushed
+            and not w.too_fast
             and not q.retired
         ), wrong as (
           select question_id, choices -> ((response -> 'picks' ->> 0)::int) ->> 'text' as text,

@@ -134,7 +134,7 @@ public sealed class AnswerWriter
         if (TicketLife.After(ticket.State, TicketStep.Opened) is not TicketState.UnderWay)
             return AnswerOutcome.NotOpen;
         var asked = await texts.Questions(c, t, ticket.TextId);
-        if (asked.FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question)
+        if (asked.FirstOrDefault(q => q.Id == given.QuestionId && (ticket.OnTheWay || !q.OnTheWay)) is not { } question)
             return AnswerOutcome.NoSuchQuestion;
         var sentences = question.Rules.PicksSentences ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         var said = given.Said(question);
@@ -149,7 +149,7 @@ public sealed class AnswerWriter
             return AnswerOutcome.NoAttemptLeft;
         var response = question.Rules.PicksSentences ? said with { Words = sentences[said.Picks[0]] } : said;
         var right = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right;
-        var rushed = Answering.Rushed(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds));
+        var tooFast = Answering.TooFast(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds));
         var row = new AnswerRow(
             given.Id,
             given.QuestionId,
@@ -158,7 +158,7 @@ public sealed class AnswerWriter
             right,
             GivenTime.After(given.At, TicketStore.LastContact(have)),
             given.Milliseconds,
-            rushed,
+            tooFast,
             null,
             "",
             now
@@ -170,11 +170,11 @@ public sealed class AnswerWriter
 
     private const string InsertSql = """
         insert into answer (
-          id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
-        select id, ticket_id, question_id, attempt, response::jsonb, correct, at, received_at, milliseconds, rushed
+          id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, too_fast)
+        select id, ticket_id, question_id, attempt, response::jsonb, correct, at, received_at, milliseconds, too_fast
         from unnest(
-          @ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @rusheds)
-          x (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+          @ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @tooFasts)
+          x (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, too_fast)
         """;
 
     private static async Task Insert(NpgsqlConnection c, NpgsqlTransaction t, List<Row> rows)
@@ -193,7 +193,7 @@ public sealed class AnswerWriter
                 ats = a.Select(x => x.At.UtcDateTime).ToArray(),
                 receiveds = a.Select(x => x.ReceivedAt.UtcDateTime).ToArray(),
                 times = a.Select(x => x.Milliseconds).ToArray(),
-                rusheds = a.Select(x => x.Rushed).ToArray(),
+                tooFasts = a.Select(x => x.TooFast).ToArray(),
             },
             t
         );

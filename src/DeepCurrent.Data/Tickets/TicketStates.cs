@@ -10,7 +10,7 @@ internal static class TicketStates
     public const string Waiting = $"'{nameof(TicketState.Waiting)}'",
         UnderWay = $"'{nameof(TicketState.UnderWay)}'",
         Released = $"'{nameof(TicketState.Released)}'",
-        Withdrawn = $"'{nameof(TicketState.Withdrawn)}'";
+        TakenBack = $"'{nameof(TicketState.TakenBack)}'";
 
     /// <summary>Those a reader sees.</summary>
     public static readonly string Seen = Members.Where<TicketState>(TicketLife.Seen);

@@ -75,7 +75,7 @@ public sealed record OpenTicket
 
     public required string VersionLabel { get; init; }
 
-    public required bool Guided { get; init; }
+    public required bool OnTheWay { get; init; }
 
     public required bool Aloud { get; init; }
 }
@@ -90,7 +90,7 @@ public sealed record AnswerRow(
     bool? Correct,
     DateTimeOffset At,
     int Milliseconds,
-    bool Rushed,
+    bool TooFast,
     int? Mark,
     string Comment,
     DateTimeOffset ReceivedAt
@@ -138,7 +138,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         select k.id, k.reader_id, a.text_id, k.version_id, k.state,
           a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score,
           a.directions, a.class_id, c.school_year_id,
-               coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided, a.aloud
+               coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.on_the_way, a.aloud
         from ticket k
           join assignment a on a.id = k.assignment_id
           join class c on c.id = a.class_id
@@ -199,7 +199,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         (
             await c.QueryAsync<AnswerFlat>(
                 """
-                select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark,
+                select id, question_id, attempt, response::text as response, correct, at, milliseconds, too_fast, mark,
                   comment, received_at, ticket_id
                 from answer
                 where ticket_id = any(@ticketIds)
@@ -219,7 +219,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         bool? Correct,
         DateTimeOffset At,
         int Milliseconds,
-        bool Rushed,
+        bool TooFast,
         int? Mark,
         string Comment,
         DateTimeOffset ReceivedAt,
@@ -235,7 +235,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                 Correct,
                 At,
                 Milliseconds,
-                Rushed,
+                TooFast,
                 Mark,
                 Comment,
                 ReceivedAt

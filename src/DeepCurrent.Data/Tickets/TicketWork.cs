@@ -30,7 +30,7 @@ internal sealed class TicketWork
     {
         var answered = new AnsweredQuiz(
             await texts.Questions(c, t, ticket.TextId),
-            answers.Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.Rushed, a.At))
+            answers.Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At))
         );
         var ofText = answered.AsksForSentences ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count : 0;
         return new(ticket, answered, ofText);

@@ -38,7 +38,7 @@ public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
 
 /// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
 /// <param name="Aloud">To be read aloud and recorded.</param>
-/// <param name="Guided">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
+/// <param name="OnTheWay">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
 /// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
 public sealed record AssignRequest(
@@ -49,7 +49,7 @@ public sealed record AssignRequest(
     string? Directions,
     bool SkipGiven,
     IReadOnlyDictionary<ReaderId, VersionId>? Versions,
-    bool? Guided,
+    bool? OnTheWay,
     bool? Aloud,
     IReadOnlyList<TextToGive>? Texts = null
 );
@@ -72,7 +72,7 @@ public sealed record TryView(
     string Comment
 );
 
-public sealed record AnswerView(QuestionId QuestionId, IReadOnlyList<TryView> Tries, AttemptMark Mark, bool Rushed);
+public sealed record AnswerView(QuestionId QuestionId, IReadOnlyList<TryView> Tries, AttemptMark Mark, bool TooFast);
 
 /// <param name="Late">Answers given before the text was due and heard of after it.</param>
 /// <param name="SetAside">What the reader did and could not be taken.</param>
@@ -200,7 +200,7 @@ public static class AssignmentEndpoints
     )
     {
         var title = (await texts.Find(wanted.TextId, place.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
-        if ((await texts.Questions(wanted.TextId)).All(q => q.Guided))
+        if ((await texts.Questions(wanted.TextId)).All(q => q.OnTheWay))
             throw Refused.Field("textIds", $"“{title}” has no quiz yet. Add one, or choose another text.");
         var versions = await texts.Versions(wanted.TextId, place.SchoolId);
         var fits = (await Fits(wanted.TextId, versions, chosen, school, assignments))
@@ -220,7 +220,7 @@ public static class AssignmentEndpoints
                 request.Attempts,
                 request.Directions?.Trim() ?? "",
                 [.. fits.Select(f => Fixed(f, wanted.Versions, versions, chosen))],
-                request.Guided ?? true,
+                request.OnTheWay ?? true,
                 request.Aloud ?? false
             )
         );
@@ -329,8 +329,8 @@ public static class AssignmentEndpoints
         var given = await tickets.Answers(ticketId);
         var answers = given.ToLookup(a => a.QuestionId);
         DateTimeOffset? end = due is { } last ? (await desk.Clock()).End(last) : null;
-        // Guided questions are shown where they were answered; the quiz is shown whole.
-        var questions = (await texts.Questions(textId)).Where(q => !q.Guided || answers[q.Id].Any()).ToList();
+        // Questions on the way are shown where they were answered; the quiz is shown whole.
+        var questions = (await texts.Questions(textId)).Where(q => !q.OnTheWay || answers[q.Id].Any()).ToList();
         var mayMark = desk.May(Deed.Mark, place);
         return new(
             ticket,
@@ -358,6 +358,6 @@ public static class AssignmentEndpoints
                 )),
             ],
             TicketLife.MarkOf([.. attempts.Select(a => a.Right)]),
-            attempts.Count > 0 && attempts[0].Rushed
+            attempts.Count > 0 && attempts[0].TooFast
         );
 }

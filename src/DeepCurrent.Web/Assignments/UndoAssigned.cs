@@ -13,7 +13,7 @@ internal sealed class UndoAssigned() : Undoes<Assigned>(ChangeKind.Assigned, Dee
 {
     protected override async Task<Message> Undo(UndoAt at, Assigned did)
     {
-        var taken = await AssignmentStore.Withdraw(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value, at.Now);
+        var taken = await AssignmentStore.TakeBack(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value, at.Now);
         return taken == 0
             ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")
             : (Message)$"Taken back from {Counted.Readers(taken)}. What was handed in is kept.";

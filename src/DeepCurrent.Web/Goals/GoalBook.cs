@@ -46,7 +46,7 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
             .Where(k => k is { Score: not null, HandedInAt: not null, State: TicketState.Released })
             .Select(k => new ReadingDone(k.HandedInAt!.Value, k.Score!.Value.Value, words.GetValueOrDefault(k.Id)));
         var soFar = new TermSoFar(year, term, today);
-        var weeks = soFar.Weeks(readings, school.PassingScore);
+        var weeks = soFar.Weeks(readings, school.UnderstoodFrom);
         return [.. rows.OrderBy(g => g.Kind).Select(g => GoalStandingView.Of(g, soFar, weeks))];
     }
 }

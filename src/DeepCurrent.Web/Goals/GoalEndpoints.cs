@@ -65,7 +65,7 @@ public static class GoalEndpoints
             r => new ReadingDone(r.At, r.Score.Value, r.Words)
         );
         var roster = await readers.Roster(classId, await desk.Moment());
-        var read = roster.ToDictionary(r => r.Id, r => soFar.Weeks(readings[r.Id], school.PassingScore));
+        var read = roster.ToDictionary(r => r.Id, r => soFar.Weeks(readings[r.Id], school.UnderstoodFrom));
         var perWeek = read.Values.Select(weeks => weeks.Average(w => w.Words)).DefaultIfEmpty(0).Average();
         var lines = roster.Select(r => new GoalLine(
             r.Id,

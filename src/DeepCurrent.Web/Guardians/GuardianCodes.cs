@@ -4,7 +4,7 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Guardians;
 
-/// <summary>The codes in guardians' letters: the same letter printed again has the same code, until it is withdrawn or
+/// <summary>The codes in guardians' letters: the same letter printed again has the same code, until it is taken back or
 /// runs out.</summary>
 public sealed class GuardianCodes(GuardianStore guardians, Secrets secrets, Desk desk)
 {

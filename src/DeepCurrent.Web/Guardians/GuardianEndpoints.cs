@@ -33,7 +33,7 @@ public sealed record ChildView(
     IReadOnlyList<GoalStandingView> Goals
 );
 
-public sealed record WithdrawRequest(bool Guardians);
+public sealed record TakeBackRequest(bool Guardians);
 
 public sealed record InviteGuardiansRequest(IReadOnlyList<ReaderId> ReaderIds);
 
@@ -56,7 +56,7 @@ public static class GuardianEndpoints
             return await guardians.Of(classId);
         });
         api.MapPost("/classes/{classId:guid}/guardians/invite", Invite);
-        api.MapPost("/readers/{readerId:guid}/guardian-code/withdraw", Withdraw);
+        api.MapPost("/readers/{readerId:guid}/guardian-code/take-back", TakeBack);
     }
 
     /// <summary>Invites the guardians whose addresses are on the roster: the letter with its code goes to
@@ -245,15 +245,15 @@ public static class GuardianEndpoints
         return seen;
     }
 
-    private static async Task<RosterWithdrawn> Withdraw(
+    private static async Task<GuardianTakenBack> TakeBack(
         ReaderId readerId,
-        WithdrawRequest request,
+        TakeBackRequest request,
         Desk desk,
         GuardianStore guardians
     )
     {
         var reader = await desk.Reader(readerId, Deed.ChangeRoster);
-        await guardians.Withdraw(readerId, request.Guardians, desk.Now);
+        await guardians.TakeBack(readerId, request.Guardians, desk.Now);
         return new(
             request.Guardians
                 ? (Message)$"Took back the code and ended guardian access to {reader.GivenName}."
@@ -283,4 +283,4 @@ public static class GuardianEndpoints
         };
 }
 
-public sealed record RosterWithdrawn(Message Sentence);
+public sealed record GuardianTakenBack(Message Sentence);

@@ -7,7 +7,6 @@ using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Choosing;
 using DeepCurrent.Web.Classes;
-using DeepCurrent.Web.Decks;
 using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Groups;
 using DeepCurrent.Web.Guardians;
@@ -23,6 +22,7 @@ using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Texts;
 using DeepCurrent.Web.Tickets;
+using DeepCurrent.Web.WordLists;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
@@ -53,7 +53,7 @@ public static class Application
         new ImportsFeature(),
         new TextsFeature(),
         new ChoosingFeature(),
-        new DecksFeature(),
+        new WordListsFeature(),
         new AssignmentsFeature(),
         new TicketsFeature(),
         new OralReadingFeature(),

@@ -37,7 +37,7 @@ public static class CheckEndpoints
         api.MapPut("/checks/{checkId:guid}", Save);
         api.MapPost("/checks/{checkId:guid}/again", Again);
         api.MapPost("/checks/{checkId:guid}/close", Close);
-        api.MapPost("/checks/{checkId:guid}/withdraw", Withdraw);
+        api.MapPost("/checks/{checkId:guid}/take-back", TakeBack);
         api.MapPost("/checks/{checkId:guid}/discard", Discard);
     }
 
@@ -297,7 +297,7 @@ public static class CheckEndpoints
         return new(null, request.Closed ? (Message)$"Ended the check. Answers so far count." : $"Reopened the check.");
     }
 
-    private static async Task<CheckChanged> Withdraw(
+    private static async Task<CheckChanged> TakeBack(
         CheckId checkId,
         CheckReadersRequest request,
         Desk desk,
@@ -312,13 +312,13 @@ public static class CheckEndpoints
             .ToList();
         if (theirs.Count == 0)
             throw Refused.NotFound();
-        CheckWithdrawn taken = new(checkId, [.. theirs.Select(s => s.ReaderId)]);
+        CheckTakenBack taken = new(checkId, [.. theirs.Select(s => s.ReaderId)]);
         var made = await changes.Do(
             new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Adult, desk.Now),
-            ChangeKind.CheckWithdrawn,
+            ChangeKind.CheckTakenBack,
             async (c, t) =>
             {
-                await CheckStore.Withdraw(c, t, checkId, taken.ReaderIds, desk.Now);
+                await CheckStore.TakeBack(c, t, checkId, taken.ReaderIds, desk.Now);
                 return new(taken, $"Took back {check.StaffTitle} from {Counted.Readers(theirs.Count)}");
             }
         );

@@ -107,7 +107,7 @@ public sealed record CheckRequest(
 
 /// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
 /// <param name="State">Waiting, UnderWay, Done or Skipped.</param>
-/// <param name="Flag">Fine, Rushed, Thin or Missing.</param>
+/// <param name="Flag">Fine, TooFast, Thin or Missing.</param>
 /// <param name="Rounds">How often it was given.</param>
 /// <param name="Score">Of a maze passage, right less half the wrong ones a minute.</param>
 public sealed record PartView(
@@ -120,7 +120,7 @@ public sealed record PartView(
     int Answered,
     int Asked,
     int Correct,
-    int Rushed,
+    int TooFast,
     double Seconds,
     double? Score
 );
@@ -151,7 +151,7 @@ public sealed record SittingView
 
     public required IReadOnlyList<PartView> Parts { get; init; }
 
-    /// <summary>Parts that were rushed, thin or missed.</summary>
+    /// <summary>Parts that were tooFast, thin or missed.</summary>
     public required int Again { get; init; }
 
     /// <summary>Answers given before the check ended and heard of after it.</summary>
@@ -191,7 +191,7 @@ public sealed record SittingView
                     p.Part.Answered,
                     p.Part.Asked,
                     p.Part.Correct,
-                    p.Part.Rushed,
+                    p.Part.TooFast,
                     p.Part.Seconds,
                     p.Part.Score
                 )),

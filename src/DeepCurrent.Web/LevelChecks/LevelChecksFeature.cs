@@ -14,7 +14,7 @@ public sealed class LevelChecksFeature : IFeature
             .AddScoped<CheckDesk>()
             .AddUndo<UndoCheckGiven>()
             .AddUndo<UndoCheckAgain>()
-            .AddUndo<UndoCheckWithdrawn>()
+            .AddUndo<UndoCheckTakenBack>()
             .AddWork<ChecksClosing>();
 
     public void Map(RouteGroupBuilder api)

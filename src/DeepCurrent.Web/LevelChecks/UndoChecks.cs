@@ -15,7 +15,7 @@ internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(ChangeKind.CheckGive
 {
     protected override async Task<Message> Undo(UndoAt at, CheckGiven did)
     {
-        var taken = await CheckStore.Withdraw(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
+        var taken = await CheckStore.TakeBack(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
         if (taken == 0)
             throw UndoAt.BuiltOn($"It was already taken back from them.");
         await CheckStore.DiscardEmpty(at.C, at.T, did.CheckId, at.Now);
@@ -31,9 +31,9 @@ internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(ChangeKind.CheckAgai
             : throw UndoAt.BuiltOn($"Everyone has started, so nothing was taken back.");
 }
 
-internal sealed class UndoCheckWithdrawn() : Undoes<CheckWithdrawn>(ChangeKind.CheckWithdrawn, Deed.GiveCheck)
+internal sealed class UndoCheckTakenBack() : Undoes<CheckTakenBack>(ChangeKind.CheckTakenBack, Deed.GiveCheck)
 {
-    protected override async Task<Message> Undo(UndoAt at, CheckWithdrawn did) =>
+    protected override async Task<Message> Undo(UndoAt at, CheckTakenBack did) =>
         await CheckStore.GiveBack(at.C, at.T, did, at.Now)
             ? (Message)$"They have it again, where they stopped."
             : throw UndoAt.BuiltOn($"There is nothing to give back.");

@@ -121,7 +121,7 @@ public sealed class RecordDesk(
 
     /// <summary>Questions that can be asked aloud.</summary>
     public async Task<IReadOnlyList<Question>> Questions(RunningRecord k) =>
-        k.TextId is { } id ? [.. (await texts.Questions(id)).Where(q => !q.Guided && q.Rules.Spoken)] : [];
+        k.TextId is { } id ? [.. (await texts.Questions(id)).Where(q => !q.OnTheWay && q.Rules.Spoken)] : [];
 
     private static IReadOnlyList<string> Answers(Question q) =>
         q.Written ? q.Rubric?.Samples.Take(1).ToList() ?? [] : [.. q.Choices.Where(c => c.Right).Select(c => c.Text)];

@@ -17,7 +17,7 @@ public static class TakingInEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/taking-in/{takingInId:guid}", Decide);
-        api.MapDelete("/taking-in/{takingInId:guid}", Withdraw);
+        api.MapDelete("/taking-in/{takingInId:guid}", TakeBack);
         api.MapGet("/school/taking-in", async (Desk desk, TakingInStore store) =>
         {
             await desk.Lead();
@@ -93,7 +93,7 @@ public static class TakingInEndpoints
     }
 
     /// <summary>Takes a request back, for a teacher of the class that made it.</summary>
-    private static async Task Withdraw(TakingInId takingInId, Desk desk, TakingInStore store)
+    private static async Task TakeBack(TakingInId takingInId, Desk desk, TakingInStore store)
     {
         desk.Library(Deed.SeeLibrary);
         var (asked, _) = await store.Find(takingInId, desk.Who.SchoolId) ?? throw Refused.NotFound();

@@ -19,7 +19,7 @@ public sealed record SchoolView
 
     public required string TimeZone { get; init; }
 
-    public required Probability PassingScore { get; init; }
+    public required Probability UnderstoodFrom { get; init; }
 
     public required Probability ZoneLow { get; init; }
 
@@ -56,7 +56,7 @@ public sealed record SchoolRequest
 
     public required string TimeZone { get; init; }
 
-    public required double PassingScore { get; init; }
+    public required double UnderstoodFrom { get; init; }
 
     public required double ZoneLow { get; init; }
 
@@ -130,7 +130,7 @@ public static class SchoolEndpoints
         {
             Name = s.Name,
             TimeZone = s.TimeZone,
-            PassingScore = new(s.PassingScore),
+            UnderstoodFrom = new(s.UnderstoodFrom),
             ZoneLow = new(s.ZoneLow),
             ZoneHigh = new(s.ZoneHigh),
             MinutesADay = s.MinutesADay,
@@ -154,7 +154,7 @@ public static class SchoolEndpoints
         {
             Name = name,
             TimeZone = r.TimeZone!,
-            PassingScore = r.PassingScore,
+            UnderstoodFrom = r.UnderstoodFrom,
             ZoneLow = r.ZoneLow,
             ZoneHigh = r.ZoneHigh,
             MinutesADay = r.MinutesADay,
@@ -175,7 +175,7 @@ public static class SchoolEndpoints
         var faults = new Faults()
             .If(name.Length is 0 or > 120, "name", $"Enter a school name of 120 letters or fewer.")
             .If(!SchoolClock.Knows(r.TimeZone), "timeZone", $"This is not a time zone, such as Europe/London.")
-            .If(r.PassingScore is not (> 0 and < 1), "passingScore", $"Enter 1 to 99%.")
+            .If(r.UnderstoodFrom is not (> 0 and < 1), "understoodFrom", $"Enter 1 to 99%.")
             .If(
                 !(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1),
                 "zoneLow",

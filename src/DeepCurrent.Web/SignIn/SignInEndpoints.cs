@@ -314,7 +314,7 @@ public static class SignInEndpoints
             Id = SchoolId.New(),
             Name = request.SchoolName.Trim(),
             TimeZone = request.TimeZone,
-            PassingScore = 0.6,
+            UnderstoodFrom = 0.6,
             ZoneLow = 0.7,
             ZoneHigh = 0.9,
             MinutesADay = 15,

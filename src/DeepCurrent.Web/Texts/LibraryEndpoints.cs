@@ -43,7 +43,7 @@ public sealed record LibraryRequest
 
     public bool? Quiz { get; init; }
 
-    public bool? Deck { get; init; }
+    public bool? WordsToKnow { get; init; }
 
     public bool? Audio { get; init; }
 
@@ -81,7 +81,7 @@ public sealed record LibraryRow
 
     public required int Questions { get; init; }
 
-    public required int Deck { get; init; }
+    public required int WordsToKnow { get; init; }
 
     public required string Whose { get; init; }
 
@@ -171,7 +171,7 @@ public static class LibraryEndpoints
                 : q.WordsTo,
             Pattern = q.Pattern,
             Quiz = q.Quiz == true,
-            Deck = q.Deck == true,
+            WordsToKnow = q.WordsToKnow == true,
             Audio = q.Audio == true,
             Read = q.Read,
             Whose = q.Whose ?? Whose.Any,
@@ -277,7 +277,7 @@ public static class LibraryEndpoints
             Fiction = c.Fiction,
             Blurb = c.Blurb,
             Questions = c.Questions,
-            Deck = c.Deck,
+            WordsToKnow = c.WordsToKnow,
             Whose = (
                 c.SchoolId is null ? Whose.Shipped
                 : c.OwnerId == adultId ? Whose.Mine

@@ -57,7 +57,7 @@ public sealed record TextVersionView(
 
 /// <param name="Kind">Single, Multiple, Order, Match, Sentence, Short or Long.</param>
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
-/// <param name="After">For a guided question: the paragraph it comes after, by version label or "all".</param>
+/// <param name="After">For a question on the way: the paragraph it comes after, by version label or "all".</param>
 public sealed record QuestionView(
     QuestionId Id,
     QuestionKind Kind,

@@ -39,7 +39,7 @@ public sealed record MyWork
     public required IReadOnlyList<MyQuestion> Questions { get; init; }
 
     /// <summary>Between the paragraphs.</summary>
-    public required IReadOnlyList<MyQuestion> Guided { get; init; }
+    public required IReadOnlyList<MyQuestion> OnTheWay { get; init; }
 
     /// <summary>Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in
     /// this order; a heading begins with # and has no number.</summary>
@@ -139,8 +139,8 @@ public static class MyEndpoints
             Depth = body.Depth,
             Pages = body.Pages,
             Words = words,
-            Questions = [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)],
-            Guided = [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)],
+            Questions = [.. sheet.Questions.Where(q => !q.OnTheWay).Select(sheet.View)],
+            OnTheWay = [.. sheet.Questions.Where(q => q.OnTheWay).Select(sheet.View)],
             Sentences = sentences,
             Sound = (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId),
             Aloud = ticket.Aloud,
@@ -341,7 +341,7 @@ public static class MyEndpoints
     {
         var title = (await texts.Body(ticket.VersionId)).Title;
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
-        var lines = sheet.Questions.Where(q => !q.Guided).Select(q => Line(q, sheet, ticket.VersionLabel)).ToList();
+        var lines = sheet.Questions.Where(q => !q.OnTheWay).Select(q => Line(q, sheet, ticket.VersionLabel)).ToList();
         return new(
             ticket.Id,
             title,

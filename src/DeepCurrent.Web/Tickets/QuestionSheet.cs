@@ -11,7 +11,7 @@ namespace DeepCurrent.Web.Tickets;
 /// <param name="Choices">What can be chosen, put in order, or stands on the left.</param>
 /// <param name="Rights">What stands on the right of a match.</param>
 /// <param name="Wanted">How many choices to choose.</param>
-/// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after.</param>
+/// <param name="After">For a question on the way: the paragraph (from 1, headings counted) it comes after.</param>
 public sealed record MyQuestion(
     QuestionId Id,
     QuestionKind Kind,
@@ -73,7 +73,7 @@ public sealed class QuestionSheet(
     )
     {
         var questions = (await texts.Questions(ticket.TextId))
-            .Where(q => (ticket.Guided || !q.Guided) && (only is null || q.Id == only))
+            .Where(q => (ticket.OnTheWay || !q.OnTheWay) && (only is null || q.Id == only))
             .ToList();
         var sentences = questions.Exists(q => q.Rules.PicksSentences) ? await texts.Sentences(ticket.VersionId) : [];
         return new(ticket, questions, answers, sentences);
@@ -96,7 +96,7 @@ public sealed class QuestionSheet(
             shown.Rights,
             q.Wanted,
             q.Evidence,
-            q.Guided ? q.Place(ticket.VersionLabel) ?? 1 : null,
+            q.OnTheWay ? q.Place(ticket.VersionLabel) ?? 1 : null,
             [.. given.Select(a => Attempt(q, a, places))],
             TicketLife.Open(ticket.State)
                 && TicketLife.MayTry([.. given.Select(a => a.Right)], q.Written ? 1 : ticket.Attempts)

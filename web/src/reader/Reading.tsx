@@ -198,13 +198,13 @@ function Pages({ work }: { work: Work }) {
 function Between({ work, after, last }: { work: Work; after: number; last: boolean }) {
   const client = useQueryClient();
   useOutbox();
-  const here = work.guided.filter((q) => q.after === after || (last && (q.after ?? 0) > after));
+  const here = work.onTheWay.filter((q) => q.after === after || (last && (q.after ?? 0) > after));
   if (here.length === 0) return null;
   const kept = keptAnswers(work.id);
   const patch = (next: Question) =>
     client.setQueryData<Work>(
       keys.my.ticket(work.id),
-      (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) },
+      (w) => w && { ...w, onTheWay: w.onTheWay.map((q) => (q.id === next.id ? next : q)) },
     );
   return (
     <aside

@@ -22,7 +22,7 @@ const touched = {
   lists: ['lists', 'class'],
   guardians: ['guardians', 'roster', 'mail'],
   /** Texts themselves: their words, their quizzes, their depths. */
-  texts: [...work, 'text', 'library', 'library-facets', 'fit', 'choosing', 'decks', 'copies'],
+  texts: [...work, 'text', 'library', 'library-facets', 'fit', 'choosing', 'wordLists', 'copies'],
   staff: ['staff', 'colleagues', 'roster', 'school-classes', 'mail', ...history],
   transfers: ['transfers', 'school-readers', ...history],
   /** What the pages of a class hear of while readers work. */

@@ -54,7 +54,7 @@ export const keys = {
     forRecord: (classId: string, readerId: string, asked: string) =>
       ['library', classId, 'record', readerId, asked] as const,
     forCopies: (title: string) => ['library', 'copies', title] as const,
-    forDecks: (typed: string) => ['library', 'decks', typed] as const,
+    forWordLists: (typed: string) => ['library', 'wordLists', typed] as const,
     jump: (classId: string, word: string) => ['library', 'jump', classId, word] as const,
     facets: ['library-facets'] as const,
   },
@@ -62,7 +62,7 @@ export const keys = {
   measure: (...of: unknown[]) => ['measure', ...of] as const,
   patterns: ['patterns'] as const,
   searches: ['searches'] as const,
-  decks: ['decks'] as const,
+  wordLists: ['wordLists'] as const,
   copies: ['copies'] as const,
 
   assignments: (classId: string) => ['assignments', classId] as const,

@@ -3441,7 +3441,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/readers/{readerId}/guardian-code/withdraw': {
+  '/api/readers/{readerId}/guardian-code/take-back': {
     parameters: {
       query?: never;
       header?: never;
@@ -3461,7 +3461,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          'application/json': components['schemas']['WithdrawRequest'];
+          'application/json': components['schemas']['TakeBackRequest'];
         };
       };
       responses: {
@@ -3471,7 +3471,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['RosterWithdrawn'];
+            'application/json': components['schemas']['GuardianTakenBack'];
           };
         };
       };
@@ -4017,7 +4017,7 @@ export interface paths {
           minutesTo?: number;
           pattern?: string;
           quiz?: boolean;
-          deck?: boolean;
+          wordsToKnow?: boolean;
           audio?: boolean;
           read?: boolean;
           whose?: components['schemas']['Whose'];
@@ -5176,7 +5176,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/decks': {
+  '/api/word-lists': {
     parameters: {
       query?: never;
       header?: never;
@@ -5198,7 +5198,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['DeckView'][];
+            'application/json': components['schemas']['WordListView'][];
           };
         };
       };
@@ -5211,7 +5211,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/decks/{deckId}': {
+  '/api/word-lists/{wordListId}': {
     parameters: {
       query?: never;
       header?: never;
@@ -5224,13 +5224,13 @@ export interface paths {
         query?: never;
         header?: never;
         path: {
-          deckId: string;
+          wordListId: string;
         };
         cookie?: never;
       };
       requestBody: {
         content: {
-          'application/json': components['schemas']['DeckRequest'];
+          'application/json': components['schemas']['WordListRequest'];
         };
       };
       responses: {
@@ -5240,7 +5240,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['DeckView'];
+            'application/json': components['schemas']['WordListView'];
           };
         };
       };
@@ -5251,7 +5251,7 @@ export interface paths {
         query?: never;
         header?: never;
         path: {
-          deckId: string;
+          wordListId: string;
         };
         cookie?: never;
       };
@@ -6640,7 +6640,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/checks/{checkId}/withdraw': {
+  '/api/checks/{checkId}/take-back': {
     parameters: {
       query?: never;
       header?: never;
@@ -7227,7 +7227,7 @@ export interface components {
       questionId: components['schemas']['QuestionId'];
       tries: components['schemas']['TryView'][];
       mark: components['schemas']['AttemptMark'];
-      rushed: boolean;
+      tooFast: boolean;
     };
     AppliedListView: {
       changeId: null | components['schemas']['ChangeId'];
@@ -7246,7 +7246,7 @@ export interface components {
       versions?: null | {
         [key: string]: components['schemas']['VersionId'];
       };
-      guided?: null | boolean;
+      onTheWay?: null | boolean;
       aloud?: null | boolean;
       texts?: null | components['schemas']['TextToGive'][];
     };
@@ -7362,7 +7362,7 @@ export interface components {
       | 'Groups'
       | 'CheckGiven'
       | 'CheckAgain'
-      | 'CheckWithdrawn'
+      | 'CheckTakenBack'
       | 'Evidence';
     ChartEffect: {
       /** Format: int32 */
@@ -7701,41 +7701,6 @@ export interface components {
      * @enum {unknown}
      */
     Course: 'Reached' | 'OnCourse' | 'SlightlyBehind' | 'Behind';
-    /**
-     * Format: uuid
-     * @description The id of words to practise.
-     */
-    DeckId: string;
-    DeckRequest: {
-      /** Format: int32 */
-      revision: number;
-      name: string;
-      mine: boolean;
-      words: components['schemas']['DeckWord'][];
-    };
-    DeckView: {
-      id: components['schemas']['DeckId'];
-      name: string;
-      owner: null | string;
-      own: boolean;
-      mine: boolean;
-      mayChange: boolean;
-      /** Format: int32 */
-      revision: number;
-      /** Format: date-time */
-      changedAt: string;
-      words: components['schemas']['DeckWord'][];
-      rounds: number[];
-    };
-    /** @description A word to practise. */
-    DeckWord: {
-      text: string;
-      part: string;
-      /** @description In words that are easier than the word. */
-      meaning: string;
-      /** @description A sentence that uses it; may be empty. */
-      example: string;
-    };
     DeleteRequest: {
       name: string;
     };
@@ -8038,16 +8003,23 @@ export interface components {
       formedAt: string;
       readerIds: components['schemas']['ReaderId'][];
     };
+    GuardianName: {
+      name: string;
+      confirmed: boolean;
+    };
     GuardianRow: {
       readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       guardianMail: null | string;
-      guardians: string;
+      guardians: components['schemas']['GuardianName'][];
       /** Format: date-time */
       codeUntil: null | string;
       codeUsed: boolean;
-      codeWithdrawn: boolean;
+      codeTakenBack: boolean;
+    };
+    GuardianTakenBack: {
+      sentence: components['schemas']['Message'];
     };
     GuardiansInvited: {
       /** Format: int32 */
@@ -8268,7 +8240,7 @@ export interface components {
       /** Format: int32 */
       questions: number;
       /** Format: int32 */
-      deck: number;
+      wordsToKnow: number;
       whose: string;
       mine: boolean;
       /** Format: int32 */
@@ -8319,6 +8291,15 @@ export interface components {
       guardianMail: null | string;
       details: null | components['schemas']['ReaderDetails'];
       sameAs: null | components['schemas']['ReaderId'];
+    };
+    /** @description A word to practise. */
+    ListedWord: {
+      text: string;
+      part: string;
+      /** @description In words that are easier than the word. */
+      meaning: string;
+      /** @description A sentence that uses it; may be empty. */
+      example: string;
     };
     /** @enum {unknown} */
     ListeningState: 'Waiting' | 'Listening' | 'Heard' | 'Failed';
@@ -8685,7 +8666,7 @@ export interface components {
       pages: string[][];
       words: components['schemas']['MyWord'][];
       questions: components['schemas']['MyQuestion'][];
-      guided: components['schemas']['MyQuestion'][];
+      onTheWay: components['schemas']['MyQuestion'][];
       sentences: string[][];
       sound: boolean;
       aloud: boolean;
@@ -8794,7 +8775,7 @@ export interface components {
      * @description What a finished part can be trusted for.
      * @enum {unknown}
      */
-    PartFlag: 'Fine' | 'Rushed' | 'Thin' | 'Missing';
+    PartFlag: 'Fine' | 'TooFast' | 'Thin' | 'Missing';
     PartPlanView: {
       part: components['schemas']['CheckPart'];
       /** Format: int32 */
@@ -8824,7 +8805,7 @@ export interface components {
       /** Format: int32 */
       correct: number;
       /** Format: int32 */
-      rushed: number;
+      tooFast: number;
       /** Format: double */
       seconds: number;
       /** Format: double */
@@ -9310,9 +9291,6 @@ export interface components {
       levelSet: boolean;
       signals: components['schemas']['SignalView'][];
     };
-    RosterWithdrawn: {
-      sentence: components['schemas']['Message'];
-    };
     /**
      * @description What becomes of a row.
      * @enum {unknown}
@@ -9395,7 +9373,7 @@ export interface components {
       name: string;
       timeZone: string;
       /** Format: double */
-      passingScore: number;
+      understoodFrom: number;
       /** Format: double */
       zoneLow: number;
       /** Format: double */
@@ -9416,7 +9394,7 @@ export interface components {
     SchoolView: {
       name: string;
       timeZone: string;
-      passingScore: components['schemas']['Probability'];
+      understoodFrom: components['schemas']['Probability'];
       zoneLow: components['schemas']['Probability'];
       zoneHigh: components['schemas']['Probability'];
       /** Format: int32 */
@@ -9679,6 +9657,10 @@ export interface components {
       /** Format: date-time */
       startedAt: string;
     };
+    StaffClass: {
+      name: string;
+      part: components['schemas']['Part'];
+    };
     StaffRequest: {
       name: string;
       mail?: null | string;
@@ -9696,7 +9678,7 @@ export interface components {
       hasPassword: boolean;
       /** Format: date-time */
       signedInAt: null | string;
-      classes: string;
+      classes: components['schemas']['StaffClass'][];
       /** Format: date-time */
       invited: null | string;
       fromSource: boolean;
@@ -9804,6 +9786,9 @@ export interface components {
        * @description Expected standard deviation afterwards, fm.
        */
       sd: number;
+    };
+    TakeBackRequest: {
+      guardians: boolean;
     };
     TakenAnswer: {
       id: components['schemas']['AnswerId'];
@@ -10034,7 +10019,7 @@ export interface components {
      * @enum {unknown}
      */
     TicketState:
-      'Planned' | 'Waiting' | 'UnderWay' | 'HandedIn' | 'ToMark' | 'Marked' | 'Released' | 'SentBack' | 'Withdrawn';
+      'Planned' | 'Waiting' | 'UnderWay' | 'HandedIn' | 'ToMark' | 'Marked' | 'Released' | 'SentBack' | 'TakenBack';
     TicketView: {
       ticket: components['schemas']['TicketRow'];
       classId: components['schemas']['ClassId'];
@@ -10165,14 +10150,37 @@ export interface components {
       last: null | components['schemas']['Message'];
       grades: components['schemas']['WindowGrade'][];
     };
-    WithdrawRequest: {
-      guardians: boolean;
-    };
     Word: {
       text: string;
       part: string;
       meaning: string;
       example: string;
+    };
+    /**
+     * Format: uuid
+     * @description The id of words to practise.
+     */
+    WordListId: string;
+    WordListRequest: {
+      /** Format: int32 */
+      revision: number;
+      name: string;
+      mine: boolean;
+      words: components['schemas']['ListedWord'][];
+    };
+    WordListView: {
+      id: components['schemas']['WordListId'];
+      name: string;
+      owner: null | string;
+      own: boolean;
+      mine: boolean;
+      mayChange: boolean;
+      /** Format: int32 */
+      revision: number;
+      /** Format: date-time */
+      changedAt: string;
+      words: components['schemas']['ListedWord'][];
+      rounds: number[];
     };
     WordOfRecord: {
       /** Format: int32 */

@@ -13,7 +13,7 @@ export const ticketWords: Record<TicketState, Phrase> = {
   Marked: phrase('marked, not yet seen by the reader'),
   Released: phrase('finished'),
   SentBack: phrase('sent back'),
-  Withdrawn: phrase('taken back'),
+  TakenBack: phrase('taken back'),
 };
 
 const doneStates: ReadonlySet<TicketState> = new Set(['HandedIn', 'ToMark', 'Marked', 'Released']);

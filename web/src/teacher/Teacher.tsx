@@ -20,7 +20,7 @@ const Profile = part(() => import('./readers/Profile'));
 const Texts = part(() => import('./texts/Texts'));
 const TextPage = part(() => import('./texts/TextPage'));
 const Copies = part(() => import('./texts/Copies'));
-const Decks = part(() => import('./texts/Decks'));
+const WordLists = part(() => import('./texts/WordLists'));
 const Bring = part(() => import('./texts/Bring'));
 const QuizEditor = part(() => import('./texts/quiz/QuizEditor'));
 const Marking = part(() => import('./marking/Marking'));
@@ -82,7 +82,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="texts" element={<Texts />} />
             <Route path="texts/new" element={<TextEditor />} />
             <Route path="texts/copies" element={<Copies />} />
-            <Route path="texts/decks" element={<Decks />} />
+            <Route path="texts/word-lists" element={<WordLists />} />
             <Route path="texts/bring" element={<Bring />} />
             <Route path="texts/:textId" element={<TextPage />} />
             <Route path="texts/:textId/change" element={<TextEditor />} />

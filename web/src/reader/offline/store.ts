@@ -33,9 +33,11 @@ interface Schema extends DBSchema {
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 const db = () =>
-  (opened ??= openDB<Schema>('deep-current', 2, {
+  (opened ??= openDB<Schema>('deep-current', 3, {
     upgrade(d, from) {
       if (from < 1) d.createObjectStore('outbox', { keyPath: 'id' });
+      // What the server said has another shape in each version: it is asked again.
+      if (d.objectStoreNames.contains('kept')) d.deleteObjectStore('kept');
       d.createObjectStore('kept', { keyPath: 'key' }).createIndex('reader', 'readerId');
     },
     // Another tab brings a newer page: its database must not wait for this one.

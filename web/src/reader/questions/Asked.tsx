@@ -97,9 +97,7 @@ export function Asked({ work, q, kept, said, before, aside = false, takesFocus =
       <h2 id={heading} ref={asked} tabIndex={-1} className="outline-none">
         {q.stem}
       </h2>
-      <p className="text-soft">
-        {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is saved.') : ' '}
-      </p>
+      <p className="text-soft">{open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is saved.') : ' '}</p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
       {isWritten(q) && <Write {...shared} ticketId={work.id} />}

@@ -46,7 +46,7 @@ export function AssignDialog({
   const [attempts, setAttempts] = useState(2);
   const [directions, setDirections] = useState('');
   const [skip, setSkip] = useState(true);
-  const [guided, setGuided] = useState(true);
+  const [onTheWay, setOnTheWay] = useState(true);
   const [aloud, setAloud] = useState(false);
   const [versions, setVersions] = useState<Record<string, string>>({});
   const [error, setError] = useState<unknown>();
@@ -92,7 +92,7 @@ export function AssignDialog({
         attempts,
         directions,
         skipGiven: skip,
-        guided,
+        onTheWay,
         aloud,
         texts: wanted,
       };
@@ -204,7 +204,7 @@ export function AssignDialog({
         </div>
         {texts.some((x) => x.onTheWay > 0) && (
           <p>
-            <Checkbox checked={guided} set={setGuided}>
+            <Checkbox checked={onTheWay} set={setOnTheWay}>
               {t('Ask questions on the way, between paragraphs. They do not count.')}
             </Checkbox>
           </p>

@@ -102,7 +102,7 @@ export default function Ticket() {
                           <TideMarks of={[a.mark]} /> {markName(a.mark)}
                         </>
                       )}
-                      {a.rushed && ` · ${t('too fast, left out of the level')}`}
+                      {a.tooFast && ` · ${t('too fast, left out of the level')}`}
                       {q.after && ` · ${t('does not count')}`}
                     </p>
                     <QuestionKey q={q} tries={a.tries} />
@@ -142,7 +142,7 @@ function LevelMove({ x }: { x: TicketData }) {
     to = Math.max(...rows.map((r) => r.mean + halfRange(r.sd))) + 2;
   const px = (d: number) => 10 + ((d - from) / (to - from)) * 260;
   const counted = x.answers.filter(
-    (a, i) => a.tries.length > 0 && !a.rushed && !sure(x.questions[i]).after && sure(a.tries[0]).correct != null,
+    (a, i) => a.tries.length > 0 && !a.tooFast && !sure(x.questions[i]).after && sure(a.tries[0]).correct != null,
   );
   const right = counted.filter((a) => a.mark === 'RightAtOnce').length;
   const expected = Math.round(k.forecast * counted.length * 10) / 10;

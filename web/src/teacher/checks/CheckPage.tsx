@@ -172,7 +172,7 @@ function Watched({ k }: { k: Check }) {
                     title={t('Take back from {{name}}', { name: s.givenName })}
                     onClick={() =>
                       act.mutate(() =>
-                        ok(api.POST('/checks/{checkId}/withdraw', { params, body: { readerIds: [s.readerId] } })),
+                        ok(api.POST('/checks/{checkId}/take-back', { params, body: { readerIds: [s.readerId] } })),
                       )
                     }
                     aria-label={t('Take back from {{name}}', { name: s.givenName })}
@@ -205,7 +205,7 @@ function Late({ s, setAside }: { s: Sitting; setAside: Api<'SetAsideView'>[] }) 
 const begun = (s: Sitting) => s.parts.some((p) => p.answered > 0 || p.state === 'UnderWay' || p.state === 'Done');
 const timeOrDay = (at: string) => (new Date(at).toDateString() === new Date().toDateString() ? timeOf(at) : dayOf(at));
 const flags: Partial<Record<Api<'PartFlag'>, Phrase>> = {
-  Rushed: phrase('too fast'),
+  TooFast: phrase('too fast'),
   Thin: phrase('too few answers'),
   Missing: phrase('missed'),
 };

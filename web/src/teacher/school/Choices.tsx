@@ -38,7 +38,7 @@ function Form({ school }: { school: View }) {
       setError(problem);
     }
   };
-  const percent = (key: 'passingScore' | 'zoneLow' | 'zoneHigh', label: string) => (
+  const percent = (key: 'understoodFrom' | 'zoneLow' | 'zoneHigh', label: string) => (
     <NumberField
       label={label}
       error={fieldOf(error, key)}
@@ -102,7 +102,7 @@ function Form({ school }: { school: View }) {
         <Card aria-labelledby="s2">
           <h2 id="s2">{t('Scores')}</h2>
           <FieldRow>
-            {percent('passingScore', t('Understood from (%)'))}
+            {percent('understoodFrom', t('Understood from (%)'))}
             {percent('zoneLow', t('Instructional from (%)'))}
             {percent('zoneHigh', t('Independent from (%)'))}
             <NumberField

@@ -38,7 +38,9 @@ const stateOf = (a: Row) =>
 
 const classesOf = (a: Row) =>
   a.classes
-    .map((c) => (c.part === 'Teacher' ? c.name : t('{{name}} ({{what}})', { name: c.name, what: t(partWords[c.part]) })))
+    .map((c) =>
+      c.part === 'Teacher' ? c.name : t('{{name}} ({{what}})', { name: c.name, what: t(partWords[c.part]) }),
+    )
     .join(', ');
 
 /** Teachers, assistants and leads: inviting, new passwords, leaving. */

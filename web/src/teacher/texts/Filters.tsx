@@ -73,9 +73,9 @@ export function Filters({ ask, facets, data }: Props) {
         <Limit ask={ask} field="minutesTo" name={t('at most')} unit={t('minutes for these readers')} />
       </Part>
       <Part name={t('With')}>
-        {(['quiz', 'deck', 'audio'] as const).map((h) => (
+        {(['quiz', 'wordsToKnow', 'audio'] as const).map((h) => (
           <Checkbox key={h} checked={ask.of(h) === 'true'} set={(on) => ask.put({ [h]: on ? 'true' : '' })}>
-            {h === 'quiz' ? t('a quiz') : h === 'deck' ? t('words to know') : t('a recording')}
+            {h === 'quiz' ? t('a quiz') : h === 'wordsToKnow' ? t('words to know') : t('a recording')}
             <span className="text-soft ml-auto">{count('has', h)}</span>
           </Checkbox>
         ))}

@@ -22,7 +22,7 @@ export const fields = [
   'minutesTo',
   'pattern',
   'quiz',
-  'deck',
+  'wordsToKnow',
   'audio',
   'read',
   'whose',

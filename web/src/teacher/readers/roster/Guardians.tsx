@@ -25,7 +25,7 @@ const guardiansOf = (r: Row) =>
   r.guardians.map((g) => (g.confirmed ? g.name : t('{{name}} (not confirmed)', { name: g.name }))).join(', ');
 
 const codeWords = (r: Row) =>
-  r.codeWithdrawn
+  r.codeTakenBack
     ? t('taken back')
     : r.codeUntil == null
       ? t('no letter yet')
@@ -45,10 +45,10 @@ export default function Guardians() {
   });
   const [asked, setAsked] = useState('');
   const changed = useChanged();
-  const withdraw = useMutation({
+  const takeBack = useMutation({
     mutationFn: ({ id, guardians }: { id: string; guardians: boolean }) =>
       ok(
-        api.POST('/readers/{readerId}/guardian-code/withdraw', {
+        api.POST('/readers/{readerId}/guardian-code/take-back', {
           params: { path: { readerId: id } },
           body: { guardians },
         }),
@@ -115,11 +115,11 @@ export default function Guardians() {
               {t('Invite by email')}
             </Button>
           )}
-          {r.codeUntil && !r.codeWithdrawn && (
+          {r.codeUntil && !r.codeTakenBack && (
             <Button
               size="sm"
               aria-label={t('Take back code of {{name}}', { name: r.givenName })}
-              onClick={() => withdraw.mutate({ id: r.readerId, guardians: false })}
+              onClick={() => takeBack.mutate({ id: r.readerId, guardians: false })}
             >
               {t('Take back code')}
             </Button>
@@ -128,7 +128,7 @@ export default function Guardians() {
             <Button
               size="sm"
               aria-label={t('End guardian access to {{name}}', { name: r.givenName })}
-              onClick={() => withdraw.mutate({ id: r.readerId, guardians: true })}
+              onClick={() => takeBack.mutate({ id: r.readerId, guardians: true })}
             >
               {t('End access')}
             </Button>

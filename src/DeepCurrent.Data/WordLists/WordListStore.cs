@@ -1,32 +1,32 @@
 using Dapper;
-using DeepCurrent.Core.Decks;
+using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
-namespace DeepCurrent.Data.Decks;
+namespace DeepCurrent.Data.WordLists;
 
 /// <param name="Mine">Only its owner sees it.</param>
-public sealed record DeckRow(
-    DeckId Id,
+public sealed record WordListRow(
+    WordListId Id,
     AdultId? OwnerId,
     string? Owner,
     string Name,
     bool Mine,
     int Revision,
     DateTimeOffset ChangedAt,
-    IReadOnlyList<DeckWord> Words
+    IReadOnlyList<ListedWord> Words
 );
 
-/// <summary>Word decks of a teacher's own, or the school's.</summary>
-public sealed class DeckStore(NpgsqlDataSource db)
+/// <summary>Word wordLists of a teacher's own, or the school's.</summary>
+public sealed class WordListStore(NpgsqlDataSource db)
 {
     private const string RowSql = """
         select d.id, d.owner_id, a.name as owner, d.name, d.mine, d.revision, d.changed_at, d.words::text as words
-        from deck d left join adult a on a.id = d.owner_id
+        from word_list d left join adult a on a.id = d.owner_id
         where d.school_id = @schoolId and (not d.mine or d.owner_id = @adultId)
         """;
 
-    public async Task<IReadOnlyList<DeckRow>> All(SchoolId schoolId, AdultId adultId)
+    public async Task<IReadOnlyList<WordListRow>> All(SchoolId schoolId, AdultId adultId)
     {
         return
         [
@@ -36,7 +36,7 @@ public sealed class DeckStore(NpgsqlDataSource db)
         ];
     }
 
-    public async Task<DeckRow?> Find(DeckId id, SchoolId schoolId, AdultId adultId)
+    public async Task<WordListRow?> Find(WordListId id, SchoolId schoolId, AdultId adultId)
     {
         return (
             await db.One<Flat>(
@@ -51,28 +51,28 @@ public sealed class DeckStore(NpgsqlDataSource db)
         )?.Row();
     }
 
-    /// <summary>Makes a deck, or changes it if its revision is still the one the change began from.</summary>
-    /// <param name="revision">0 for a new deck.</param>
+    /// <summary>Makes a word list, or changes it if its revision is still the one the change began from.</summary>
+    /// <param name="revision">0 for a new list.</param>
     /// <returns>The new revision; null if somebody else has changed it since.</returns>
     public async Task<int?> Keep(
-        DeckId id,
+        WordListId id,
         SchoolId schoolId,
         AdultId ownerId,
         string name,
         bool mine,
-        IReadOnlyList<DeckWord> words,
+        IReadOnlyList<ListedWord> words,
         int revision,
         DateTimeOffset now
     )
     {
         return await db.Value<int?>(
             """
-            insert into deck (id, school_id, owner_id, name, mine, words, changed_at)
+            insert into word_list (id, school_id, owner_id, name, mine, words, changed_at)
             values (@id, @schoolId, @ownerId, @name, @mine, @words::jsonb, @now)
             on conflict (id) do update
             set name = excluded.name, mine = excluded.mine, words = excluded.words, changed_at = excluded.changed_at,
-              revision = deck.revision + 1
-              where deck.school_id = excluded.school_id and deck.revision = @revision
+              revision = word_list.revision + 1
+              where word_list.school_id = excluded.school_id and word_list.revision = @revision
             returning revision
             """,
             new
@@ -89,13 +89,13 @@ public sealed class DeckStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task Remove(DeckId id, SchoolId schoolId)
+    public async Task Remove(WordListId id, SchoolId schoolId)
     {
-        await db.Run("delete from deck where id = @id and school_id = @schoolId", new { id, schoolId });
+        await db.Run("delete from word_list where id = @id and school_id = @schoolId", new { id, schoolId });
     }
 
     private sealed record Flat(
-        DeckId Id,
+        WordListId Id,
         AdultId? OwnerId,
         string? Owner,
         string Name,
@@ -105,7 +105,7 @@ public sealed class DeckStore(NpgsqlDataSource db)
         string Words
     )
     {
-        public DeckRow Row() =>
-            new(Id, OwnerId, Owner, Name, Mine, Revision, ChangedAt, Database.FromJson<List<DeckWord>>(Words));
+        public WordListRow Row() =>
+            new(Id, OwnerId, Owner, Name, Mine, Revision, ChangedAt, Database.FromJson<List<ListedWord>>(Words));
     }
 }

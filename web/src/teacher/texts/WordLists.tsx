@@ -18,27 +18,28 @@ import { Empty, Show } from '../../ui/Show';
 import { SearchField, TextField } from '../../ui/TextField';
 import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
-type Deck = Api<'DeckView'>;
+type WordList = Api<'WordListView'>;
 type Draft = { id: string; revision: number; name: string; mine: boolean; words: WordRow[] };
 
 const fresh = (): Draft => ({ id: crypto.randomUUID(), revision: 0, name: '', mine: true, words: [] });
 const save = (d: Draft) =>
   ok(
-    api.PUT('/decks/{deckId}', {
-      params: { path: { deckId: d.id } },
+    api.PUT('/word-lists/{wordListId}', {
+      params: { path: { wordListId: d.id } },
       body: { revision: d.revision, name: d.name, mine: d.mine, words: d.words },
     }),
   );
 
-/** Word decks of one's own, and the school's. */
-export default function Decks() {
+/** Word wordLists of one's own, and the school's. */
+export default function WordLists() {
   const { data } = useOutletContext<Place>();
   const client = useQueryClient();
-  const decks = useQuery({ queryKey: keys.decks, queryFn: () => ok(api.GET('/decks')) });
+  const wordLists = useQuery({ queryKey: keys.wordLists, queryFn: () => ok(api.GET('/word-lists')) });
   const [open, setOpen] = useState<Draft | null>(null);
-  const again = () => client.invalidateQueries({ queryKey: keys.decks });
+  const again = () => client.invalidateQueries({ queryKey: keys.wordLists });
   const drop = useMutation({
-    mutationFn: (d: Deck) => ok(api.DELETE('/decks/{deckId}', { params: { path: { deckId: d.id } } })).then(() => d),
+    mutationFn: (d: WordList) =>
+      ok(api.DELETE('/word-lists/{wordListId}', { params: { path: { wordListId: d.id } } })).then(() => d),
     onSuccess: async (d) => {
       await again();
       toast(t('Deleted “{{name}}”', { name: d.name }), {
@@ -60,7 +61,7 @@ export default function Decks() {
           {t('New word list')}
         </Button>
       </PageHead>
-      <Show query={decks}>
+      <Show query={wordLists}>
         {(all) =>
           all.length === 0 ? (
             <Empty title={t('No word lists yet')}>
@@ -143,12 +144,12 @@ export default function Decks() {
 }
 
 function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept: () => void }) {
-  const [deck, setDeck] = useState(draft);
-  const keep = useMutation({ mutationFn: () => save(deck), onSuccess: kept });
+  const [list, setList] = useState(draft);
+  const keep = useMutation({ mutationFn: () => save(list), onSuccess: kept });
   const at =
     keep.error instanceof Problem ? Object.keys(keep.error.fields).find((k) => k.startsWith('words')) : undefined;
   const add = (words: WordRow[]) =>
-    setDeck((d) => ({
+    setList((d) => ({
       ...d,
       words: [...d.words, ...words.filter((w) => !d.words.some((o) => o.text.toLowerCase() === w.text.toLowerCase()))],
     }));
@@ -165,23 +166,23 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
             label={t('Name')}
             error={fieldOf(keep.error, 'name')}
             autoFocus
-            value={deck.name}
-            set={(value) => setDeck({ ...deck, name: value })}
+            value={list.name}
+            set={(value) => setList({ ...list, name: value })}
           />
-          <Checkbox checked={!deck.mine} set={(on) => setDeck({ ...deck, mine: !on })}>
+          <Checkbox checked={!list.mine} set={(on) => setList({ ...list, mine: !on })}>
             {t('Share with my school')}
           </Checkbox>
         </FieldRow>
         <FromText add={add} />
         <WordRows
-          words={deck.words}
-          set={(words) => setDeck({ ...deck, words })}
+          words={list.words}
+          set={(words) => setList({ ...list, words })}
           error={at && fieldOf(keep.error, at)}
         />
         {keep.error && !at && !fieldOf(keep.error, 'name') && <ErrorText>{sentence(keep.error)}</ErrorText>}
         <DialogFoot>
           <span className="text-soft text-sm">
-            {t('{{count}} words, practised at most ten at a time', { count: deck.words.length })}
+            {t('{{count}} words, practised at most ten at a time', { count: list.words.length })}
           </span>
           <span className="grow" />
           <Button onClick={close}>{t('Cancel')}</Button>
@@ -198,9 +199,9 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
 function FromText({ add }: { add: (words: WordRow[]) => void }) {
   const [typed, setTyped] = useState('');
   const found = useQuery({
-    queryKey: keys.library.forDecks(typed),
+    queryKey: keys.library.forWordLists(typed),
     enabled: typed.trim().length > 1,
-    queryFn: () => ok(api.GET('/library', { params: { query: { deck: true, q: typed } } })),
+    queryFn: () => ok(api.GET('/library', { params: { query: { wordsToKnow: true, q: typed } } })),
   });
   // Emptied at once: what is typed while the words are on their way stays.
   const take = (id: string) => {
@@ -219,7 +220,7 @@ function FromText({ add }: { add: (words: WordRow[]) => void }) {
             ? t('No texts match')
             : found.data.rows.slice(0, 5).map((r) => (
                 <Button size="sm" key={r.id} onClick={() => take(r.id)}>
-                  {t('{{title}}: {{count}} words', { title: r.title, count: r.deck })}
+                  {t('{{title}}: {{count}} words', { title: r.title, count: r.wordsToKnow })}
                 </Button>
               ))}
         </Row>

@@ -1,12 +1,12 @@
-namespace DeepCurrent.Core.Decks;
+namespace DeepCurrent.Core.WordLists;
 
 /// <summary>A word to practise.</summary>
 /// <param name="Meaning">In words that are easier than the word.</param>
 /// <param name="Example">A sentence that uses it; may be empty.</param>
-public sealed record DeckWord(string Text, string Part, string Meaning, string Example);
+public sealed record ListedWord(string Text, string Part, string Meaning, string Example);
 
-/// <summary>What a word deck may hold, and how it is practised: a few words at a time.</summary>
-public static class WordDecks
+/// <summary>What a word list may hold, and how it is practised: a few words at a time.</summary>
+public static class WordListRules
 {
     /// <summary>Words that are practised at once, at most.</summary>
     public const int AtOnce = 10;
@@ -14,9 +14,9 @@ public static class WordDecks
         LongestWord = 60,
         LongestMeaning = 300;
 
-    /// <summary>The rounds in which a deck is practised: as few as can be, and as even as can be.</summary>
+    /// <summary>The rounds in which a word list is practised: as few as can be, and as even as can be.</summary>
     /// <param name="words">In the order in which they are practised.</param>
-    /// <returns>Each of 1 to <see cref="AtOnce"/> words; none for an empty deck.</returns>
+    /// <returns>Each of 1 to <see cref="AtOnce"/> words; none for an empty list.</returns>
     public static IReadOnlyList<IReadOnlyList<T>> Rounds<T>(IReadOnlyList<T> words)
     {
         var rounds = (words.Count + AtOnce - 1) / AtOnce;
@@ -33,9 +33,9 @@ public static class WordDecks
         ];
     }
 
-    /// <summary>What is wrong with a deck's words: a sentence for whoever writes it, and the word's place; the first
+    /// <summary>What is wrong with a word list's words: a sentence for whoever writes it, and the word's place; the first
     /// fault only, or null.</summary>
-    public static (int At, Message Sentence)? Fault(IReadOnlyList<DeckWord> words)
+    public static (int At, Message Sentence)? Fault(IReadOnlyList<ListedWord> words)
     {
         if (words.Count == 0)
             return (0, $"Add at least one word.");

@@ -14,7 +14,7 @@ public readonly record struct WordFacts(byte Syllables, bool DaleChall, bool Spa
 /// CMU Pronouncing Dictionary; Chall and Dale (1995); Spache (1974, revised); Brysbaert and New (2009).
 /// Where each comes from and under which licence: docs/word-lists.md.
 /// </remarks>
-public static class WordList
+public static class Lexicon
 {
     private static readonly Lazy<Dictionary<string, WordFacts>> Words = new(Load);
 
