@@ -190,7 +190,7 @@ function Head({ classId, ask, of }: { classId: string; ask: Ask; of: DataTable<L
       <Searches ask={ask} />
       <ColumnsMenu of={of} />
       <Menu label={t('Other…')}>
-        <MenuItem onSelect={() => to('wordLists')}>{t('Word lists')}</MenuItem>
+        <MenuItem onSelect={() => to('word-lists')}>{t('Word lists')}</MenuItem>
         <MenuItem onSelect={() => to('copies')}>{t('Paper copies')}</MenuItem>
         <MenuItem onSelect={() => to('bring')}>{t('Import texts')}</MenuItem>
       </Menu>
