@@ -12,6 +12,14 @@ export default ts.config(
   {
     files: ['src/**/*.{ts,tsx}'],
     rules: {
+      // Two strings in one are words, or classes: a blank stands between them.
+      'no-restricted-syntax': [
+        'error',
+        ...['left', 'left.right'].map((left) => ({
+          selector: `BinaryExpression[operator="+"][${left}.value=/[^ ]$/][right.value=/^[a-z[]/]`,
+          message: 'Two strings are joined without a blank between them.',
+        })),
+      ],
       // No compiler is used that would have to leave a component out.
       'react-hooks/incompatible-library': 'off',
       // What scrolls is a region that can be reached by keys.

@@ -11,7 +11,7 @@ const button = cva(
         outline: 'border-soft bg-paper font-medium enabled:hover:bg-depth-1 [a&]:hover:bg-depth-1',
         main:
           'border-overlay bg-overlay font-semibold text-paper enabled:hover:bg-overlay-dark ' +
-          '[a&]:hover:bg-overlay-dark' +
+          '[a&]:hover:bg-overlay-dark ' +
           'disabled:border-dashed disabled:border-soft',
         plain: 'border-transparent font-medium enabled:hover:bg-ink/7 [a&]:hover:bg-ink/7 disabled:border-transparent',
         danger: 'border-ink border-dashed bg-paper font-medium enabled:hover:bg-sand',

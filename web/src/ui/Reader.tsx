@@ -36,7 +36,7 @@ export const ReaderFoot = (props: ComponentProps<'footer'>) => (
   <footer
     className={
       'border-ink bg-paper z-4 flex items-center justify-between gap-3 border-t px-5 ' +
-      'has-[audio]:flex-wrap has-[audio]:py-2.5 max-md:flex-wrap max-md:py-2' +
+      'has-[audio]:flex-wrap has-[audio]:py-2.5 max-md:flex-wrap max-md:py-2 ' +
       '[&_[data-size]]:min-h-13 [&_a]:min-h-13 [&>[data-size]]:min-w-37'
     }
     {...props}
@@ -59,7 +59,7 @@ export const Water = ({ peeking = false, ...rest }: ComponentProps<'main'> & { p
 /** A page of a text, a question, a door of a check: an island in the water. */
 export const pageLook = cva(
   'relative rounded-xl border-[1.5px] border-ink bg-paper shadow-island outline-none ' +
-    '[&_p]:relative [&_p]:z-1' +
+    '[&_p]:relative [&_p]:z-1 ' +
     'max-md:w-[min(720px,100%)] max-sm:px-5.5 max-sm:py-6',
   {
     variants: {
@@ -69,7 +69,7 @@ export const pageLook = cva(
           'group-data-[size=1]/size:text-[26px] group-data-[size=1]/size:leading-[44px] ' +
           'group-data-[size=2]/size:text-[31px] group-data-[size=2]/size:leading-[52px] ' +
           '[&_h2]:[font-family:inherit] [&_h2]:text-[1.05em] [&_h2]:leading-normal [&_h2]:font-bold ' +
-          '[&_p+h2]:mt-[0.7em] [&_p+p]:mt-[0.62em]' +
+          '[&_p+h2]:mt-[0.7em] [&_p+p]:mt-[0.62em] ' +
           '[&_h3]:mt-[0.6em] [&_h3]:text-[1em] [&_h3]:leading-[inherit]',
         question:
           'w-180 px-9 pt-6.5 pb-7 text-xl leading-7.5 group-data-peeking/water:w-[min(720px,calc(100vw-856px))] ' +
@@ -115,7 +115,7 @@ export const islandLook = cva(
 /** The text as a second sheet under the question; its edge is always in sight. */
 export const textSheet = cva(
   'z-3 rounded-l-xl border-[1.5px] border-ink bg-paper font-first text-xl leading-8.5 ' +
-    'transition-[right] duration-200' +
+    'transition-[right] duration-200 ' +
     'md:absolute md:top-8.5 md:bottom-8.5 md:w-155 md:pt-6.5 md:pr-10 md:pl-14.5 md:shadow-islet ' +
     'max-md:relative max-md:order-3 max-md:w-[min(720px,100%)] max-md:rounded-r-xl ' +
     '[&>div]:h-full [&>div]:overflow-auto max-md:[&>div]:px-7.5 max-md:[&>div]:pb-6 ' +
@@ -129,7 +129,7 @@ export const textSheet = cva(
 export const sheetPull =
   'flex items-center justify-center gap-2.5 border-ink bg-paper text-reader font-semibold hover:bg-depth-1 ' +
   'md:absolute md:top-1/2 md:-left-7 md:w-14 md:-translate-y-1/2 md:rounded-lg md:border-2 ' +
-  'md:min-h-50 md:py-4.5 md:[writing-mode:vertical-rl]' +
+  'md:min-h-50 md:py-4.5 md:[writing-mode:vertical-rl] ' +
   'max-md:w-full max-md:rounded-xl max-md:p-3';
 
 /** What is said to a reader who did something: large, and read out. */
@@ -162,7 +162,7 @@ export const bigField = cva('rounded-md border-[1.5px] border-soft bg-paper px-3
 /** A tile to tap: a face, a picture. */
 export const tile =
   'grid w-full justify-items-center gap-1 rounded-lg border-[1.5px] border-soft bg-paper px-1.5 ' +
-  'py-2.5 text-reader font-semibold' +
+  'py-2.5 text-reader font-semibold ' +
   'text-balance hover:bg-depth-1 hover:border-ink';
 
 /** A text as a plate, large enough to tap. */

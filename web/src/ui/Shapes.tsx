@@ -41,7 +41,7 @@ export const Flag = ({ children, chosen, deep, remove, removeLabel = '' }: Of & 
 
 const plate = cva(
   'inline-flex h-6.5 items-center gap-2 rounded-r-xs border border-l-4 border-l-ink ' +
-    '[border-left-style:double] px-2 text-sm' +
+    '[border-left-style:double] px-2 text-sm ' +
     'font-medium whitespace-nowrap',
   {
     variants: { chosen: { true: 'border-overlay bg-tint', false: 'border-ink bg-paper' } },
