@@ -43,19 +43,26 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   for (const part of ['Word meaning', 'Passages'])
     await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
   expect(await total()).toBeLessThan(whole);
-  await page.getByLabel('Title readers see').fill('Quiet morning');
+  // Its name is made of what it is; nobody types it.
+  const name = /^Level check .*, grade 4, word reading and maze$/;
+  await expect(page.getByRole('heading', { name })).toBeVisible();
   await axe(page, 'a new level check');
+  await page.getByLabel('Readers see').fill('');
   await page.getByRole('button', { name: 'Give check' }).click();
   await expect(page.getByText('Enter a title of', { exact: false }).first()).toBeVisible();
-  await page.getByLabel('Title for colleagues').fill('Between windows');
+  await page.getByLabel('Readers see').fill('Quiet morning');
+  await page.getByRole('button', { name: 'Edit maze…' }).click();
+  await page.getByLabel('Skip readers below (fm)').fill('5');
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Skips readers below 5.0 fm.')).toBeVisible();
   await page.getByRole('checkbox', { name: /^4 Tern/ }).uncheck();
   await page.getByRole('checkbox', { name: 'Mateo Rivas' }).check();
   await page.getByRole('checkbox', { name: 'Jun Ishida' }).check();
   await expect(page.getByText('2 readers take it.')).toBeVisible();
   await page.getByRole('button', { name: 'Save as draft' }).click();
-  await page.getByRole('link', { name: 'Between windows' }).click();
+  await page.getByRole('link', { name }).click();
   await page.getByRole('button', { name: 'Give check' }).click();
-  await expect(page.getByRole('heading', { name: 'Between windows' })).toBeVisible();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
   await expect(page.getByText('0 of 2 readers finished')).toBeVisible();
 
   const context = await browser.newContext();
@@ -110,7 +117,7 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   await expect(page.getByText('given again').first()).toBeVisible();
   await page.getByRole('button', { name: 'Take back', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Assignments' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Between windows' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name })).toHaveCount(0);
 });
 
 /** Answers whatever is asked by what comes first: things in the order they stand in, one to each, the first to choose. */
@@ -137,8 +144,7 @@ test('a reader reads a passage of a check with the text beside the questions, an
   await expect(page.getByText('1 reader takes it.')).toBeVisible();
   for (const part of ['Word reading', 'Word meaning', 'Maze'])
     await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
-  await page.getByLabel('Title for colleagues').fill('One passage');
-  await page.getByLabel('Title readers see').fill('One text');
+  await page.getByLabel('Readers see').fill('One text');
   await page.getByLabel('Most passages').fill('1');
   await page.getByRole('radio', { name: 'The same band for all' }).check();
   await page.getByLabel('From', { exact: true }).fill('10');
@@ -165,7 +171,7 @@ test('a reader reads a passage of a check with the text beside the questions, an
   await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
   await expect(page.getByText('1 of 1 reader finished')).toBeVisible();
   await page.getByRole('link', { name: 'Mateo Rivas' }).click();
-  await expect(page.getByRole('rowheader', { name: /^One passage: .* of \d+ right/ })).toBeVisible();
+  await expect(page.getByRole('rowheader', { name: /^Level check .*, passages: .* of \d+ right/ })).toBeVisible();
 });
 
 test('a fixed form asks questions of several kinds, each once, and reads them to a reader who is given that', async ({
@@ -182,8 +188,7 @@ test('a fixed form asks questions of several kinds, each once, and reads them to
   await page.getByRole('link', { name: 'New level check' }).click();
   for (const part of ['Word reading', 'Word meaning', 'Maze'])
     await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
-  await page.getByLabel('Title for colleagues').fill('Same for all');
-  await page.getByLabel('Title readers see').fill('Three texts');
+  await page.getByLabel('Readers see').fill('Three texts');
   await page.getByRole('checkbox', { name: /^4 Tern/ }).uncheck();
   await page.getByRole('checkbox', { name: 'Mateo Rivas' }).check();
   await page.getByRole('radio', { name: 'The same passages for all' }).check();
@@ -257,7 +262,6 @@ test('the school lead gives a check to whole grades and watches it, without a cl
   await signIn(page, 'ines');
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
   await page.getByRole('link', { name: 'New level check' }).click();
-  await page.getByLabel('Title for colleagues').fill('Grade 6, in between');
   await page
     .getByRole('group', { name: 'Whole grades of the school' })
     .getByRole('checkbox', { name: '6', exact: true })
@@ -266,7 +270,7 @@ test('the school lead gives a check to whole grades and watches it, without a cl
   await choose(page.getByRole('combobox', { name: 'From, grade' }), '5');
   await axe(page, 'a new level check for the school');
   await page.getByRole('button', { name: 'Give check' }).click();
-  await expect(page.getByRole('heading', { name: 'Grade 6, in between' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Level check .*, grade 6, all parts$/ })).toBeVisible();
   await expect(page.getByText('0 of 6 readers finished')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
@@ -274,8 +278,8 @@ test('the school lead gives a check to whole grades and watches it, without a cl
     .getByRole('navigation', { name: 'Views of the windows' })
     .getByRole('link', { name: 'Level checks' })
     .click();
-  await expect(page.getByRole('link', { name: 'Winter window' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Grade 6, in between' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /^Winter window/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /, grade 6, all parts$/ })).toHaveCount(0);
 });
 
 test('a check fits a narrow tablet', async ({ browser }) => {

@@ -426,7 +426,7 @@ test('a guardian registers with the letter’s code, confirms by mail, and sees 
   const letter = execFileSync('pdftotext', ['-layout', '-', '-'], {
     input: await (await page.request.get(href)).body(),
   }).toString();
-  expect(letter).toContain('How to follow Bo');
+  expect(letter).toContain('Follow Bo’s reading');
   const [code] = /[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/.exec(letter);
 
   const home = await (await browser.newContext()).newPage();

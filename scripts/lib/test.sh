@@ -35,24 +35,11 @@ count() {
   told "$1: $2 passed, $3 failed"
 }
 
-# aside NAME COMMAND...: a suite that runs beside the others; what it found is told when it is `joined`.
-aside() {
-  local name=$1; shift
-  (passed=0 failed=0 since=$SECONDS log="$ROOT/.data/$name.log"; "$@"; echo "$passed $failed" >"$ROOT/.data/$name.count") >"$ROOT/.data/$name.out" 2>&1 &
-  beside=$!
-}
-joined() {
-  local p=0 f=1
-  wait "$beside" && read -r p f <"$ROOT/.data/$1.count"
-  cat "$ROOT/.data/$1.out"
-  passed=$((passed + p)) failed=$((failed + f))
-}
-
 number() { sed -nE "$1" | tail -1 | grep . || echo 0; }
 
 dotnet_suite() {
   local status=0 line
-  dotnet test "$ROOT/tests/$1" -c Release --nologo -v q ${filter:+--filter "FullyQualifiedName~$filter"} >"$log" 2>&1 || status=$?
+  dotnet test "$ROOT/tests/$1" -c Release --nologo -v q --logger "console;verbosity=minimal" ${filter:+--filter "FullyQualifiedName~$filter"} >"$log" 2>&1 || status=$?
   line=$(grep -E 'Failed: +[0-9]+, Passed: +[0-9]+' "$log" | tail -1 || true)
   [ "$status" = 0 ] || grep -vE '^\s*$' "$log" | tail -80
   count "$1" "$(number 's/.*Passed: +([0-9]+).*/\1/p' <<<"$line")" "$(number 's/.*Failed: +([0-9]+).*/\1/p' <<<"$line")" "$status"
@@ -109,13 +96,11 @@ if wanted layout; then
   check "layout of C#" bash -c "cd '$ROOT' && dotnet tool restore && dotnet csharpier check src tests bench"
   check "layout of the pages" bash -c "cd '$ROOT' && web/node_modules/.bin/prettier --check --cache --cache-location '$ROOT/.data/prettier' ."
 fi
-# These take one core; the suites in C# leave them one.
-if wanted pages; then aside pages page_checks; fi
 if wanted core; then dotnet_suite Core.Tests; fi
 if wanted formats; then dotnet_suite Formats.Tests; fi
 if wanted web; then web_suite; fi
 if wanted content; then check "content" dotnet "$cli" content check "$ROOT/content"; fi
-if wanted pages; then joined pages; fi
+if wanted pages; then page_checks; fi
 if wanted browser; then browser_suite; fi
 
 stop_cluster
