@@ -84,8 +84,10 @@ public sealed record ReaderHead
     public required bool AssistantsPrint { get; init; }
 }
 
+/// <summary>A reader on the page where a class signs in.</summary>
+/// <param name="Name">As told apart from classmates of the same name.</param>
 /// <param name="SecretKind">Pictures, Code or Password.</param>
-public sealed record Tile(ReaderId Id, string GivenName, SecretKind SecretKind);
+public sealed record Tile(ReaderId Id, string Name, SecretKind SecretKind);
 
 /// <summary>A reader as signing in needs it.</summary>
 public sealed record SignInReader(
@@ -181,15 +183,17 @@ public sealed class ReaderStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<Tile>> Tiles(ClassId classId)
     {
-        return await db.All<Tile>(
+        var rows = await db.All<(ReaderId Id, string Given, string Family, SecretKind Kind)>(
             """
-            select r.id, r.given_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
+            select r.id, r.given_name, r.family_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
             where e.class_id = @classId and e.to_day is null and not r.left_school
             order by r.given_name, r.family_name, r.id
             limit 500
             """,
             new { classId }
         );
+        var called = CalledNames.Of(rows.Select(r => (r.Id, r.Given, r.Family)));
+        return [.. rows.Select(r => new Tile(r.Id, called[r.Id], r.Kind))];
     }
 
     public async Task<SignInReader?> InClass(ReaderId readerId, string code)

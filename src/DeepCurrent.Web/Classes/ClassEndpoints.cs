@@ -2,6 +2,7 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Signals;
 using DeepCurrent.Data.Assignments;
@@ -32,6 +33,9 @@ public sealed record RosterView
     public required string GivenName { get; init; }
 
     public required string FamilyName { get; init; }
+
+    /// <summary>What they are called among these readers: the given name, told apart from another of the same.</summary>
+    public required string Called { get; init; }
 
     public required int Grade { get; init; }
 
@@ -149,6 +153,7 @@ public static class ClassEndpoints
             school.Chart,
             await desk.Clock()
         );
+        var called = CalledNames.Of((await roster).Select(r => (r.Id, r.GivenName, r.FamilyName)));
         return new()
         {
             Id = place.Id,
@@ -156,7 +161,7 @@ public static class ClassEndpoints
             Code = place.Code,
             Today = today,
             Term = TermOf(year, today),
-            Readers = [.. (await roster).Select(r => Row(r, cuts, work))],
+            Readers = [.. (await roster).Select(r => Row(r, called[r.Id], cuts, work))],
             Texts = await texts,
             Groups = await groupRows,
             LevelChart = LevelRows(school.Chart),
@@ -168,7 +173,7 @@ public static class ClassEndpoints
         };
     }
 
-    private static RosterView Row(RosterRow r, ZoneCuts cuts, SignalFacts work)
+    private static RosterView Row(RosterRow r, string called, ZoneCuts cuts, SignalFacts work)
     {
         var reach = Forecast.Reach(r.Depth, cuts);
         return new()
@@ -176,6 +181,7 @@ public static class ClassEndpoints
             Id = r.Id,
             GivenName = r.GivenName,
             FamilyName = r.FamilyName,
+            Called = called,
             Grade = r.Grade,
             Depth = r.Depth,
             Sd = r.Sd,
