@@ -41,16 +41,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             APartADay: false,
             []
         );
-        var (check, given) = await Give(
-            classId,
-            year,
-            teacher,
-            "Autumn window",
-            "Autumn reading",
-            Season.Autumn,
-            plan,
-            at
-        );
+        var (check, given) = await Give(classId, year, teacher, "Autumn reading", Season.Autumn, plan, at);
         foreach (var p in people)
             await Sit(
                 check,
@@ -64,7 +55,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         await sittings.Close(check, new(chart, year), at.AddDays(5));
     }
 
-    /// <summary>A window that has just begun: some have finished, some are in it, a few tooFast, whoever tries the
+    /// <summary>A window that has just begun: some have finished, some are in it, a few were too fast, whoever tries the
     /// application has not begun.</summary>
     public async Task Winter(
         ClassId classId,
@@ -91,16 +82,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             []
         );
         var at = now.AddHours(-3);
-        var (check, given) = await Give(
-            classId,
-            year,
-            teacher,
-            "Winter window",
-            "Winter reading",
-            Season.Winter,
-            plan,
-            at
-        );
+        var (check, given) = await Give(classId, year, teacher, "Winter reading", Season.Winter, plan, at);
         foreach (var (p, i) in people.Select((p, i) => (p, i)))
             if (p.Name != DemoWorld.KnownReader && i % 4 != 3)
                 await Sit(
@@ -118,7 +100,6 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         ClassId classId,
         YearCalendar year,
         Adult teacher,
-        string title,
         string forReaders,
         Season season,
         CheckPlan plan,
@@ -128,6 +109,12 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         var id = CheckId.New();
         CheckAim[] aims = [new(AimKind.Class, classId.ToString())];
         var meant = await checks.Meant(aims, teacher.SchoolId, year.Id);
+        var name = CheckName.Of(
+            season,
+            year.Clock.DayOf(at),
+            meant.Select(m => m.Grade),
+            [.. plan.Parts.Select(p => p.Part)]
+        );
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.CheckGiven, async (c, t) =>
         {
             await CheckStore.Save(
@@ -139,7 +126,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
                     SchoolId = teacher.SchoolId,
                     SchoolYearId = year.Id,
                     Season = season,
-                    StaffTitle = title,
+                    Name = name,
                     ReaderTitle = forReaders,
                     Directions = "Find a quiet place. There is no hurry.",
                     Plan = plan,
@@ -155,7 +142,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             );
             return new(
                 new { checkId = id, readerIds = await CheckStore.Give(c, t, id, plan, meant, at) },
-                $"Gave {title} to {meant.Count:count} readers"
+                $"Gave {name} to {meant.Count:count} readers"
             );
         });
         return (
@@ -164,7 +151,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         );
     }
 
-    /// <param name="slow">Reads before answering; who does not has tooFast.</param>
+    /// <param name="slow">Reads before answering; who does not was too fast.</param>
     private async Task Sit(
         LevelCheck check,
         SittingId sitting,

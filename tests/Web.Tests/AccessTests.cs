@@ -218,6 +218,17 @@ public sealed class AccessTests(Harness harness)
                     },
                 },
             },
+            "preview" => new
+            {
+                @for = new
+                {
+                    classIds = new[] { ids["classId"] },
+                    groupIds = Array.Empty<string>(),
+                    readerIds = Array.Empty<string>(),
+                    grades = Array.Empty<int>(),
+                },
+                parts = new[] { "Passages" },
+            },
             _ when path.StartsWith("/api/checks/", StringComparison.Ordinal) && path.Split('/').Length == 4 =>
                 LevelCheckTests.Check([ids["classId"]], revision: 1),
             _ when path.StartsWith("/api/my/set-aside", StringComparison.Ordinal) => new

@@ -52,7 +52,6 @@ public sealed class LevelCheckTests(Harness harness)
         new
         {
             revision,
-            staffTitle = "Autumn 4",
             readerTitle = "Reading morning",
             directions = "Take your time.",
             season,

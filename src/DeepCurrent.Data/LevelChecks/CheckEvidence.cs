@@ -54,7 +54,7 @@ internal static class CheckEvidence
         {
             PartId = part.Id,
             LeftOut = left,
-            Note = $"{check.StaffTitle}: {(Message)$"{right} of {answers.Count:count} words read right"}",
+            Note = $"{check.Name}: {(Message)$"{right} of {answers.Count:count} words read right"}",
         };
     }
 
@@ -73,8 +73,8 @@ internal static class CheckEvidence
             LeftOut = a.Answer.TooFast ? LeftOut.TooFast : left,
             Note =
                 part.Part is CheckPart.Passages
-                    ? (Message)$"{check.StaffTitle}: {a.Stage.Title}"
-                    : $"{check.StaffTitle}: {(Message)$"word meaning"}",
+                    ? (Message)$"{check.Name}: {a.Stage.Title}"
+                    : $"{check.Name}: {(Message)$"word meaning"}",
         };
 
     private sealed record Answered(Stage Stage, StageAnswer Answer, CheckItem Item);

@@ -20,7 +20,7 @@ public sealed record NewCheck
     /// <summary>autumn, winter or spring for a benchmark window; null for a check in between.</summary>
     public required Season? Season { get; init; }
 
-    public required string StaffTitle { get; init; }
+    public required Message Name { get; init; }
 
     public required string ReaderTitle { get; init; }
 
@@ -52,7 +52,7 @@ public sealed record LevelCheck
 
     public required Season? Season { get; init; }
 
-    public required string StaffTitle { get; init; }
+    public required Message Name { get; init; }
 
     public required string ReaderTitle { get; init; }
 
@@ -93,7 +93,7 @@ public sealed record CheckRow
 
     public required Season? Season { get; init; }
 
-    public required string StaffTitle { get; init; }
+    public required Message Name { get; init; }
 
     public required string ReaderTitle { get; init; }
 
@@ -125,7 +125,7 @@ public sealed record FormPassage(VersionId VersionId, string Title, Fathoms Dept
 public sealed record CheckTakenBack(CheckId CheckId, IReadOnlyList<ReaderId> ReaderIds);
 
 /// <summary>A reader a check is given to.</summary>
-public sealed record CheckReader(ReaderId ReaderId, ClassId? ClassId, Fathoms Mean, double Sd);
+public sealed record CheckReader(ReaderId ReaderId, ClassId? ClassId, int Grade, Fathoms Mean, double Sd);
 
 public sealed record PartRow
 {
@@ -205,7 +205,7 @@ public sealed record SittingRow
 public sealed class CheckStore(NpgsqlDataSource db)
 {
     private const string Columns =
-        "k.id, k.school_id, k.school_year_id, k.season, k.staff_title, k.reader_title, k.directions, "
+        "k.id, k.school_id, k.school_year_id, k.season, k.name::text as name, k.reader_title, k.directions, "
         + "k.plan::text as plan, k.draft, k.opens_on, k.closes_on, k.closed_at, k.gone_at is not null as gone, "
         + "k.made_by, a.name as \"by\", k.made_at, k.revision from level_check k join adult a on a.id = k.made_by";
 
@@ -219,7 +219,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
         public required Season? Season { get; init; }
 
-        public required string StaffTitle { get; init; }
+        public required Message Name { get; init; }
 
         public required string ReaderTitle { get; init; }
 
@@ -252,7 +252,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 SchoolId = SchoolId,
                 SchoolYearId = SchoolYearId,
                 Season = Season,
-                StaffTitle = StaffTitle,
+                Name = Name,
                 ReaderTitle = ReaderTitle,
                 Directions = Directions,
                 Plan = Database.FromJson<CheckPlan>(Plan),
@@ -329,13 +329,13 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     private const string SaveSql = """
         insert into level_check (
-          id, school_id, school_year_id, season, staff_title, reader_title, directions, plan, draft, opens_on,
+          id, school_id, school_year_id, season, name, reader_title, directions, plan, draft, opens_on,
           closes_on, made_by, made_at)
         values (
-          @Id, @SchoolId, @SchoolYearId, @season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft,
+          @Id, @SchoolId, @SchoolYearId, @season, @name::jsonb, @ReaderTitle, @Directions, @plan::jsonb, @Draft,
           @OpensOn, @ClosesOn, @MadeBy, @At)
         on conflict (id) do update
-        set season = @season, staff_title = @StaffTitle, reader_title = @ReaderTitle, directions = @Directions,
+        set season = @season, name = @name::jsonb, reader_title = @ReaderTitle, directions = @Directions,
           plan = @plan::jsonb, draft = @Draft, opens_on = @OpensOn, closes_on = @ClosesOn,
           revision = level_check.revision + 1
         where level_check.revision = @Revision and level_check.school_id = @SchoolId and level_check.gone_at is null
@@ -372,7 +372,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 check.SchoolId,
                 check.SchoolYearId,
                 season = check.Season?.ToString(),
-                check.StaffTitle,
+                name = Database.ToJson(check.Name),
                 check.ReaderTitle,
                 check.Directions,
                 plan = Database.ToJson(check.Plan),
@@ -414,7 +414,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
             ];
         return await db.All<CheckReader>(
             """
-            select distinct on (r.id) r.id as reader_id, k.id as class_id, r.depth_mean as mean, r.depth_sd as sd
+            select distinct on (r.id) r.id as reader_id, k.id as class_id, r.grade, r.depth_mean as mean,
+              r.depth_sd as sd
             from reader r
               join enrolment e on e.reader_id = r.id and e.to_day is null
               join class k on k.id = e.class_id and not k.closed
@@ -571,7 +572,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     private static string Rows(string which) =>
         $"""
-            select k.id, k.season, k.staff_title, k.reader_title, k.draft, k.opens_on, k.closes_on, k.closed_at,
+            select k.id, k.season, k.name::text as name, k.reader_title, k.draft, k.opens_on, k.closes_on, k.closed_at,
               a.name as "by", k.made_at,
               count(s.id)::int as readers, count(s.id) filter (where not p.left_over)::int as finished,
               count(s.id) filter (where p.begun and p.left_over)::int as open

@@ -62,7 +62,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
             where k.reader_id = r.id),
           'levelChecks',
           (select json_agg(json_build_object(
-              'title', k.staff_title, 'season', k.season, 'givenAt', s.made_at, 'takenBackAt', s.taken_back_at,
+              'title', k.name, 'season', k.season, 'givenAt', s.made_at, 'takenBackAt', s.taken_back_at,
               'before', s.before_mean, 'after', s.after_mean,
               'parts',
               (
@@ -156,7 +156,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
     public async Task<JsonNode> Whole(ReaderId readerId, SchoolId schoolId)
     {
         var whole = JsonNode.Parse(await db.Single<string>(WholeSql, new { readerId, schoolId }))!;
-        foreach (var (many, said) in new[] { ("changes", "what"), ("evidence", "note") })
+        foreach (var (many, said) in new[] { ("changes", "what"), ("evidence", "note"), ("levelChecks", "title") })
         foreach (var one in whole[many]?.AsArray() ?? [])
             one![said] = one[said].Deserialize<Message>(Database.Json)!.ToString();
         return whole;

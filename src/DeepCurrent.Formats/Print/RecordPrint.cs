@@ -55,7 +55,7 @@ public static class RecordPrint
                 ("note", "Note", 130),
             ]
         ),
-        ("guardians", "Guardians", [("name", "Name", 180), ("mail", "E-mail", 200), ("since", "Since", 90)]),
+        ("guardians", "Guardians", [("name", "Name", 180), ("mail", "Email", 200), ("since", "Since", 90)]),
         ("changes", "Changes", [("at", "When", 80), ("by", "Who", 130), ("what", "What", 290)]),
         ("lookedAt", "Viewed", [("at", "When", 80), ("by", "Who", 150), ("what", "What", 200)]),
     ];

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.LevelChecks;
@@ -33,6 +34,7 @@ public static class CheckEndpoints
             return await checks.OfSchool(desk.Who.SchoolId);
         });
         api.MapGet("/checks/choices", Choices);
+        api.MapPost("/checks/preview", Preview);
         api.MapGet("/checks/{checkId:guid}", View);
         api.MapPut("/checks/{checkId:guid}", Save);
         api.MapPost("/checks/{checkId:guid}/again", Again);
@@ -90,7 +92,7 @@ public static class CheckEndpoints
         {
             Id = check.Id,
             Revision = check.Revision,
-            StaffTitle = check.StaffTitle,
+            Name = check.Name,
             ReaderTitle = check.ReaderTitle,
             Directions = check.Directions,
             Season = check.Season,
@@ -126,14 +128,40 @@ public static class CheckEndpoints
             throw Refused.Field("draft", $"It is already given. Take it back from its readers instead.");
     }
 
-    private static NewCheck CheckOf(CheckId checkId, CheckRequest r, CheckPlan plan, YearId yearId, Desk desk) =>
+    /// <summary>What a check would be called and who would take it, while it is being made.</summary>
+    private static async Task<CheckPreview> Preview(CheckPreviewRequest r, Desk desk, CheckDesk at, CheckStore checks)
+    {
+        desk.Library();
+        var aims = AimsOf(r.For);
+        await at.Allow(aims);
+        var (_, year) = await at.Yardstick();
+        var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
+        return new(await NameOf(r.Season, r.OpensOn, meant, r.Parts ?? [], desk), meant.Count);
+    }
+
+    private static async Task<Message> NameOf(
+        Season? season,
+        DateOnly? opensOn,
+        IReadOnlyList<CheckReader> meant,
+        IEnumerable<CheckPart> parts,
+        Desk desk
+    ) => CheckName.Of(season, opensOn ?? await desk.Today(), meant.Select(m => m.Grade), [.. parts.Distinct().Order()]);
+
+    private static NewCheck CheckOf(
+        CheckId checkId,
+        CheckRequest r,
+        Message name,
+        CheckPlan plan,
+        YearId yearId,
+        Desk desk
+    ) =>
         new()
         {
             Id = checkId,
             SchoolId = desk.Who.SchoolId,
             SchoolYearId = yearId,
             Season = r.Season,
-            StaffTitle = Title(r.StaffTitle, "staffTitle"),
+            Name = name,
             ReaderTitle = Title(r.ReaderTitle, "readerTitle"),
             Directions = r.Directions?.Trim() ?? "",
             Plan = plan,
@@ -156,15 +184,16 @@ public static class CheckEndpoints
     {
         desk.Library();
         var before = r.Revision == 0 ? null : (await at.Find(checkId, Deed.ChangeCheck)).Check;
-        var aims = AimsOf(r);
+        var aims = AimsOf(r.For);
         await at.Allow(aims);
         var plan = await Plan(r, checks, desk);
         if (before is not null)
             await Changeable(before, plan, r.Draft, checks);
         var (_, year) = await at.Yardstick();
-        var check = CheckOf(checkId, r, plan, before?.SchoolYearId ?? year.Id, desk);
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
         CheckMeant(r, meant.Count);
+        var name = await NameOf(r.Season, r.OpensOn, meant, plan.Parts.Select(p => p.Part), desk);
+        var check = CheckOf(checkId, r, name, plan, before?.SchoolYearId ?? year.Id, desk);
         var gave = await changes.Do(
             new(
                 desk.Who.SchoolId,
@@ -180,15 +209,15 @@ public static class CheckEndpoints
                 var now = r.Draft ? [] : await CheckStore.Give(c, t, checkId, plan, meant, desk.Now);
                 return now.Count == 0
                     ? null
-                    : new(new CheckGiven(checkId, now), $"Gave {check.StaffTitle} to {Counted.Readers(now.Count)}");
+                    : new(new CheckGiven(checkId, now), $"Gave {check.Name} to {Counted.Readers(now.Count)}");
             }
         );
         return new(gave?.Id, gave?.Summary ?? (r.Draft ? (Message)$"Saved as draft." : $"Saved."));
     }
 
-    private static AimView AimsOf(CheckRequest r)
+    private static AimView AimsOf(AimView? asked)
     {
-        var aims = r.For ?? throw Refused.Field("for", $"Choose who takes it.");
+        var aims = asked ?? throw Refused.Field("for", $"Choose who takes it.");
         if (aims.ClassIds.Count + aims.GroupIds.Count + aims.ReaderIds.Count + aims.Grades.Count > MostAims)
             throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
         return aims;
@@ -271,7 +300,7 @@ public static class CheckEndpoints
                 var readers = parts.Select(x => x.Sitting.ReaderId).Distinct().Count();
                 return new(
                     new CheckAgain(again),
-                    $"Gave {again.Count:count} parts of {check.StaffTitle} again to {Counted.Readers(readers)}"
+                    $"Gave {again.Count:count} parts of {check.Name} again to {Counted.Readers(readers)}"
                 );
             }
         );
@@ -319,7 +348,7 @@ public static class CheckEndpoints
             async (c, t) =>
             {
                 await CheckStore.TakeBack(c, t, checkId, taken.ReaderIds, desk.Now);
-                return new(taken, $"Took back {check.StaffTitle} from {Counted.Readers(theirs.Count)}");
+                return new(taken, $"Took back {check.Name} from {Counted.Readers(theirs.Count)}");
             }
         );
         return new(made!.Id, made.Summary);

@@ -93,7 +93,6 @@ public sealed record AimView(
 /// <param name="Draft">Kept, and not yet given.</param>
 public sealed record CheckRequest(
     int Revision,
-    string? StaffTitle,
     string? ReaderTitle,
     string? Directions,
     Season? Season,
@@ -211,7 +210,7 @@ public sealed record CheckView
 
     public required int Revision { get; init; }
 
-    public required string StaffTitle { get; init; }
+    public required Message Name { get; init; }
 
     public required string ReaderTitle { get; init; }
 
@@ -269,6 +268,18 @@ public sealed record GoneRequest(bool Gone);
 /// <param name="Depth">Typical depth now, fm.</param>
 /// <param name="Passage">Minutes one passage with its questions takes there.</param>
 public sealed record ExpectedRow(string Grade, Fathoms Depth, double WordReading, double WordMeaning, double Passage);
+
+/// <summary>A check while it is being made, as far as its name and its readers depend on it.</summary>
+public sealed record CheckPreviewRequest(
+    Season? Season,
+    DateOnly? OpensOn,
+    AimView? For,
+    IReadOnlyList<CheckPart>? Parts
+);
+
+/// <param name="Name">What colleagues will read it is called.</param>
+/// <param name="Readers">How many would take it.</param>
+public sealed record CheckPreview(Message Name, int Readers);
 
 public sealed record ColleagueChoice(AdultId Id, string Name);
 

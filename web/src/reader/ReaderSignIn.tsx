@@ -113,8 +113,8 @@ function Tiles({ code }: { code: string }) {
         {room.data.tiles.map((one) => (
           <li key={one.id}>
             <button className={tile} onClick={() => setWho(one)}>
-              <Face id={one.id} name={one.givenName} />
-              {one.givenName}
+              <Face id={one.id} name={one.name} />
+              {one.name}
             </button>
           </li>
         ))}
@@ -270,8 +270,8 @@ function Typed({ code, who, back }: { code: string; who: Api<'Tile'>; back: () =
     <form className={islandLook()} onSubmit={(e) => void submit(e)}>
       <PageTitle>
         {isCode
-          ? t('{{name}}, type your code', { name: who.givenName })
-          : t('{{name}}, type your password', { name: who.givenName })}
+          ? t('{{name}}, type your code', { name: who.name })
+          : t('{{name}}, type your password', { name: who.name })}
       </PageTitle>
       <label className="sr-only" htmlFor="secret">
         {isCode ? t('Your code') : t('Your password')}
@@ -320,7 +320,7 @@ function Pictures({
   };
   return (
     <div className={islandLook({ kind: 'wide' })}>
-      <PageTitle>{t('{{name}}, tap your three pictures', { name: who.givenName })}</PageTitle>
+      <PageTitle>{t('{{name}}, tap your three pictures', { name: who.name })}</PageTitle>
       <ol
         className={cx(
           '*:border-soft flex gap-3 *:grid *:size-16 *:place-content-center *:rounded-lg *:border-2',

@@ -75,6 +75,7 @@ export const keys = {
   checks: (of: string) => ['checks', of] as const,
   check: (checkId: string | undefined) => ['check', checkId] as const,
   checkChoices: ['check-choices'] as const,
+  checkPreview: (asked: object) => ['check-preview', asked] as const,
   goals: (classId: string) => ['goals', classId] as const,
 
   school: {

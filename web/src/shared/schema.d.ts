@@ -6496,6 +6496,45 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/checks/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CheckPreviewRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckPreview'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/checks/{checkId}': {
     parameters: {
       query?: never;
@@ -7414,13 +7453,24 @@ export interface components {
      * @description The id of one part of one reader's level check.
      */
     CheckPartId: string;
+    CheckPreview: {
+      name: components['schemas']['Message'];
+      /** Format: int32 */
+      readers: number;
+    };
+    CheckPreviewRequest: {
+      season?: null | components['schemas']['Season'];
+      /** Format: date */
+      opensOn?: null | string;
+      for?: null | components['schemas']['AimView'];
+      parts?: null | components['schemas']['CheckPart'][];
+    };
     CheckReadersRequest: {
       readerIds: components['schemas']['ReaderId'][];
     };
     CheckRequest: {
       /** Format: int32 */
       revision: number;
-      staffTitle?: null | string;
       readerTitle?: null | string;
       directions?: null | string;
       season?: null | components['schemas']['Season'];
@@ -7436,7 +7486,7 @@ export interface components {
     CheckRow: {
       id: components['schemas']['CheckId'];
       season: null | components['schemas']['Season'];
-      staffTitle: string;
+      name: components['schemas']['Message'];
       readerTitle: string;
       draft: boolean;
       /** Format: date */
@@ -7464,7 +7514,7 @@ export interface components {
       id: components['schemas']['CheckId'];
       /** Format: int32 */
       revision: number;
-      staffTitle: string;
+      name: components['schemas']['Message'];
       readerTitle: string;
       directions: string;
       season: null | components['schemas']['Season'];
@@ -9271,6 +9321,7 @@ export interface components {
       id: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
+      called: string;
       /** Format: int32 */
       grade: number;
       depth: components['schemas']['Fathoms'];
@@ -10033,7 +10084,7 @@ export interface components {
     };
     Tile: {
       id: components['schemas']['ReaderId'];
-      givenName: string;
+      name: string;
       secretKind: components['schemas']['SecretKind'];
     };
     ToMarkRow: {

@@ -56,3 +56,9 @@ export function useSaid() {
       action: changeId ? { label: t('Undo'), onClick: () => undo.mutate(changeId) } : undefined,
     });
 }
+
+/** What readers of a class are called, by whatever ID a row has; who has left keeps the given name. */
+export const calledIn = (data: ClassData | undefined) => {
+  const names = new Map(data?.readers.map((r) => [r.id, r.called]));
+  return (id: string, givenName: string) => names.get(id) ?? givenName;
+};

@@ -171,14 +171,14 @@ export function AssignDialog({
               {rows.map(({ f, r, text }) => (
                 <tr key={key(text.id, r.id)} className={skip && f.before ? 'text-soft line-through' : undefined}>
                   <Th scope="row">
-                    {r.givenName} {r.familyName}
+                    {r.called} {r.familyName}
                   </Th>
                   {texts.length > 1 && <Td>{text.title}</Td>}
                   <Td num>{fm(r.depth)}</Td>
                   <Td>
                     {text.versions.length > 1 ? (
                       <Select
-                        label={t('Version for {{name}}', { name: r.givenName })}
+                        label={t('Version for {{name}}', { name: r.called })}
                         bare
                         value={versions[key(text.id, r.id)] ?? f.versionId}
                         set={(value) => setVersions({ ...versions, [key(text.id, r.id)]: value })}
@@ -237,7 +237,7 @@ export function AssignDialog({
 function Forecast({ of }: { of: { forecast: number; zone: string } }) {
   return (
     <>
-      {of.forecast} %
+      {t('{{n}}%', { n: of.forecast })}
       {of.zone === 'Frustration' ? `, ${t('too deep')}` : of.zone === 'Independent' ? `, ${t('easy')}` : ''}
     </>
   );

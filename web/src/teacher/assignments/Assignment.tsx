@@ -5,6 +5,7 @@ import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format
 import { keys } from '../../shared/keys';
 import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
+import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Button } from '../../ui/Button';
 import { ListPage, Notice, PageHead } from '../../ui/Page';
@@ -14,6 +15,7 @@ import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table'
 /** One assignment: each reader's ticket, its state and its result. The states change as readers work. */
 export default function Assignment() {
   const { data } = useOutletContext<Place>();
+  const called = calledIn(data);
   const { assignmentId = '' } = useParams();
   const one = useQuery({
     queryKey: keys.assignment(assignmentId),
@@ -76,7 +78,7 @@ export default function Assignment() {
                     <Button asChild size="sm">
                       <Link
                         to={`/class/${data.id}/tickets/${k.id}`}
-                        aria-label={t('Answers of {{name}}', { name: k.givenName })}
+                        aria-label={t('Answers of {{name}}', { name: called(k.readerId, k.givenName) })}
                       >
                         {t('Answers')}
                       </Link>

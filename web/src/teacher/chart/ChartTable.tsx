@@ -2,7 +2,7 @@ import { fm, signed } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
 import { SetMark } from '../readers/SetMark';
-import { forecast } from './forecast';
+import { forecast } from '../../shared/forecast';
 import { TextButton } from '../../ui/Button';
 import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
@@ -52,7 +52,7 @@ export function ChartTable({
             <Td>{r.group ?? '–'}</Td>
             {texts.map((x) => (
               <Td num key={x.textId}>
-                {forecast(r.depth, x.depth)} %
+                {t('{{n}}%', { n: forecast(r.depth, x.depth) })}
               </Td>
             ))}
           </tr>

@@ -24,7 +24,7 @@ export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: s
       )}
       <ul>
         {all.slice(0, 5).map(({ r, s }) => {
-          const [what, evidence] = signals[s.kind].says(r.givenName, s);
+          const [what, evidence] = signals[s.kind].says(r.called, s);
           const held = tray.readers.includes(r.id);
           return (
             <li
@@ -39,12 +39,12 @@ export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: s
               {evidence && <p className="text-soft text-sm">{evidence}</p>}
               <p className="mt-0.75 flex flex-wrap gap-1">
                 <Button size="sm" onClick={() => open(r.id)}>
-                  {t('Open {{name}}', { name: r.givenName })}
+                  {t('Open {{name}}', { name: r.called })}
                 </Button>
                 <Button look="plain" size="sm" onClick={() => tray.pickReaders([r.id], !held)}>
                   {held
-                    ? t('Remove {{name}} from tray', { name: r.givenName })
-                    : t('Add {{name}} to tray', { name: r.givenName })}
+                    ? t('Remove {{name}} from tray', { name: r.called })
+                    : t('Add {{name}} to tray', { name: r.called })}
                 </Button>
               </p>
             </li>

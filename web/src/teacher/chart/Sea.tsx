@@ -4,7 +4,7 @@ import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import { useTray } from '../tray/useTray';
 import type { ChartShows } from './Chart';
-import { forecast } from './forecast';
+import { forecast } from '../../shared/forecast';
 import { placeReaders, pushApart, span } from './layout';
 import css from './sea.module.css';
 import { Bands, Ruler, Soundings, bandsOf } from './SeaBackground';
@@ -113,7 +113,7 @@ export function Sea({
             <tspan className={css.strong}>{t('{{count}} texts', { count: texts.length })}</tspan>
           </text>
           <text x={W - 12} y={16} textAnchor="end">
-            {reader ? t('forecasts for {{name}}', { name: reader.givenName }) : text ? t('forecasts on the flags') : ''}
+            {reader ? t('forecasts for {{name}}', { name: reader.called }) : text ? t('forecasts on the flags') : ''}
           </text>
         </g>
         <Bands bands={bands} width={W} axis={axis} />

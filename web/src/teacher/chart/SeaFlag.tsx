@@ -4,7 +4,7 @@ import { fm, signed } from '../../shared/format';
 import { t } from '../../shared/words';
 import { depthWords } from '../readers/SetMark';
 import type { ChartShows } from './Chart';
-import { zoneWord, type Cuts } from './forecast';
+import { zoneWord, type Cuts } from '../../shared/forecast';
 import type { ReaderRow } from '../classQueries';
 import type { Placed } from './layout';
 import { seaKeys, widthOf } from './pen';
@@ -31,7 +31,7 @@ type Props = {
 /** What is read out of a flag. */
 function said(r: ReaderRow) {
   return [
-    `${r.givenName} ${r.familyName}`,
+    `${r.called} ${r.familyName}`,
     `${fm(r.depth)} fm`,
     r.levelSet ? t('set by a teacher') : `${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}`,
     r.sixWeeks != null && `${signed(r.sixWeeks)} ${t('in six weeks')}`,
@@ -49,7 +49,7 @@ export function SeaFlag({ placed: p, x, home, shows, picked, on, cast, cuts, mee
   const away = home && r.group && home.name !== r.group ? r.group : '';
   const depth = depthWords(r, String(Math.round(r.depth)));
   const trend = shows.trend && r.sixWeeks != null ? r.sixWeeks : null;
-  const depthX = x + 8 + widthOf(r.givenName) + 6;
+  const depthX = x + 8 + widthOf(r.called) + 6;
   const awayX = depthX + widthOf(depth, 400) + 6;
   const trendX = awayX + (away ? widthOf(away, 400) + 6 : 0);
   const width = trendX + (trend === null ? 0 : 16) + 10 - x;
@@ -85,7 +85,7 @@ export function SeaFlag({ placed: p, x, home, shows, picked, on, cast, cuts, mee
       <circle className={css.mean} cx={mast} cy={p.want} r={3} />
       <path className={css.body} d={`M${x} ${p.at - 12}h${width}l-6 12l6 12h${-width}z`} />
       <text className={css.name} x={x + 8} y={text}>
-        {r.givenName}
+        {r.called}
       </text>
       <text x={depthX} y={text}>
         {depth}
@@ -104,7 +104,7 @@ export function SeaFlag({ placed: p, x, home, shows, picked, on, cast, cuts, mee
       )}
       {cast != null && (
         <text className={css.cast} x={x + width + 6} y={text}>
-          {cast} %
+          {t('{{n}}%', { n: cast })}
         </text>
       )}
     </g>

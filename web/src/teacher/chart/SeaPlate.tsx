@@ -2,7 +2,7 @@ import { cx } from 'class-variance-authority';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
-import { zoneWord, type Cuts } from './forecast';
+import { zoneWord, type Cuts } from '../../shared/forecast';
 import { seaKeys, widthOf } from './pen';
 import css from './sea.module.css';
 
@@ -66,7 +66,7 @@ export function SeaPlate({ text, x, plateX, width, end, want, at, picked, on, ca
       </text>
       {cast != null && (
         <text className={css.cast} x={end} y={at + 4.5} textAnchor="end">
-          {cast} % {t(zoneWord(cast, cuts))}
+          {t('{{n}}%', { n: cast })} {t(zoneWord(cast, cuts))}
         </text>
       )}
     </g>

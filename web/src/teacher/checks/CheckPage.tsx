@@ -6,7 +6,7 @@ import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { clock, dayOf, fm, halfRange, percent, signed, timeOf } from '../../shared/format';
 import { phrase, type Phrase, say, t } from '../../shared/words';
-import { useSaid } from '../classQueries';
+import { calledIn, useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { setAsideSentences } from '../../shared/setAside';
 import { seasonWords, partNames, useCheck, type Check, type Part, type Sitting } from './checkQueries';
@@ -27,6 +27,7 @@ export default function CheckPage() {
 
 function Watched({ k }: { k: Check }) {
   const data = useOutletContext<Place | undefined>()?.data;
+  const called = calledIn(data);
   const navigate = useNavigate();
   const changed = useChanged();
   const said = useSaid();
@@ -47,7 +48,7 @@ function Watched({ k }: { k: Check }) {
   return (
     <ListPage>
       <PageHead
-        title={k.staffTitle}
+        title={say(k.name)}
         beside={
           <p className="text-soft">
             {t('Readers see “{{title}}”', { title: k.readerTitle })}
@@ -161,7 +162,7 @@ function Watched({ k }: { k: Check }) {
                           ok(api.POST('/checks/{checkId}/again', { params, body: { readerIds: [s.readerId] } })),
                         )
                       }
-                      aria-label={t('Give {{name}} these parts again', { name: s.givenName })}
+                      aria-label={t('Give {{name}} these parts again', { name: called(s.readerId, s.givenName) })}
                     >
                       {t('Give again')}
                     </Button>
@@ -169,13 +170,13 @@ function Watched({ k }: { k: Check }) {
                   <Button
                     size="sm"
                     square
-                    title={t('Take back from {{name}}', { name: s.givenName })}
+                    title={t('Take back from {{name}}', { name: called(s.readerId, s.givenName) })}
                     onClick={() =>
                       act.mutate(() =>
                         ok(api.POST('/checks/{checkId}/take-back', { params, body: { readerIds: [s.readerId] } })),
                       )
                     }
-                    aria-label={t('Take back from {{name}}', { name: s.givenName })}
+                    aria-label={t('Take back from {{name}}', { name: called(s.readerId, s.givenName) })}
                   >
                     <X size={16} aria-hidden />
                   </Button>

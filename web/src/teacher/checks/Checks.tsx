@@ -1,6 +1,6 @@
 import { Link, useOutletContext } from 'react-router';
 import { dayOf } from '../../shared/format';
-import { phrase, t } from '../../shared/words';
+import { phrase, say, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { seasonWords, useChecks, type CheckRow } from './checkQueries';
 import { Button } from '../../ui/Button';
@@ -87,7 +87,7 @@ export function CheckTable({ rows, base }: { rows: CheckRow[]; base: string }) {
         {rows.map((k) => (
           <tr key={k.id}>
             <Th scope="row">
-              <Link to={`${base}${k.id}${k.draft ? '/change' : ''}`}>{k.staffTitle}</Link>
+              <Link to={`${base}${k.id}${k.draft ? '/change' : ''}`}>{say(k.name)}</Link>
             </Th>
             <Td>{k.readerTitle}</Td>
             <Td>{k.season ? t(seasonWords[k.season]) : ''}</Td>

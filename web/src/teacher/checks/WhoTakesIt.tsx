@@ -86,18 +86,3 @@ export function WhoTakesIt({
     </div>
   );
 }
-
-/** How many readers are meant, as far as this page knows them. */
-export function countOf(data: ClassData | undefined, aims: Aims, classes: { id: string; readers: number }[]): number {
-  const own = new Set<string>(
-    !data
-      ? []
-      : aims.classIds.includes(data.id)
-        ? data.readers.map((r) => r.id)
-        : [...aims.readerIds, ...data.groups.filter((g) => aims.groupIds.includes(g.id)).flatMap((g) => g.readerIds)],
-  );
-  return (
-    own.size +
-    classes.filter((c) => c.id !== data?.id && aims.classIds.includes(c.id)).reduce((n, c) => n + c.readers, 0)
-  );
-}

@@ -7,7 +7,6 @@ export type Aims = Check['for'];
 
 export interface Form {
   revision: number;
-  staffTitle: string;
   readerTitle: string;
   directions: string;
   season: Api<'Season'> | null;

@@ -7,7 +7,7 @@ import { chanceWords, fm, shortDay } from '../../shared/format';
 import { courseWord, type GoalKind, goalKinds } from '../../shared/goalKinds';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useSaid } from '../classQueries';
+import { calledIn, useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { useKept } from '../../shared/useKept';
 import { useTray } from '../tray/useTray';
@@ -28,6 +28,7 @@ const kinds = Object.keys(goalKinds) as GoalKind[];
 /** Term goals: suggest for those picked up, change one by one, save, see how each stands. */
 export default function Goals() {
   const { data } = useOutletContext<Place>();
+  const called = calledIn(data);
   const goals = useQuery({
     queryKey: keys.goals(data.id),
     queryFn: () => ok(api.GET('/classes/{classId}/goals', { params: { path: { classId: data.id } } })),
@@ -157,7 +158,7 @@ export default function Goals() {
                         <tr key={l.readerId} className={on ? 'bg-tint' : undefined}>
                           <Td>
                             <RowTick
-                              label={t('Add {{name}} to tray', { name: l.givenName })}
+                              label={t('Add {{name}} to tray', { name: called(l.readerId, l.givenName) })}
                               checked={on}
                               set={() => tray.toggleReader(l.readerId)}
                             />
@@ -173,7 +174,7 @@ export default function Goals() {
                               <Td>
                                 <Target
                                   of={k}
-                                  reader={l.givenName}
+                                  reader={called(l.readerId, l.givenName)}
                                   typed={draft[l.readerId]?.[k.kind] ?? ''}
                                   fault={fieldOf(error, `${k.kind}.${l.readerId}`)}
                                   change={(value) => change(l, k.kind, value)}

@@ -171,10 +171,10 @@ export default function Groups() {
                   .map((r) => (
                     <li key={r.id} className="inline-flex items-center gap-0.5">
                       <Flag chosen={groupOf(now, r.id) !== g.name && now.length > 0}>
-                        {r.givenName} <i>{depthOf(r)}</i>
+                        {r.called} <i>{depthOf(r)}</i>
                       </Flag>
                       <Select
-                        label={t('Group of {{name}}', { name: r.givenName })}
+                        label={t('Group of {{name}}', { name: r.called })}
                         bare
                         value={i}
                         set={(value) => move(r.id, Number(value))}
@@ -206,7 +206,7 @@ export default function Groups() {
                     <li key={r.id}>
                       <Flag chosen={tray.readers.includes(r.id)}>
                         <Link className="no-underline" to={`?reader=${r.id}`}>
-                          {r.givenName} <i>{depthOf(r)}</i>
+                          {r.called} <i>{depthOf(r)}</i>
                         </Link>
                       </Flag>
                     </li>
@@ -231,10 +231,10 @@ export default function Groups() {
                 {loose.map((r) => (
                   <li key={r.id} className="inline-flex items-center gap-0.5">
                     <Flag>
-                      {r.givenName} <i>{depthOf(r)}</i>
+                      {r.called} <i>{depthOf(r)}</i>
                     </Flag>
                     <Select
-                      label={t('Group of {{name}}', { name: r.givenName })}
+                      label={t('Group of {{name}}', { name: r.called })}
                       bare
                       value={-1}
                       set={(value) => move(r.id, Number(value))}
@@ -366,7 +366,7 @@ function Reason({
   return (
     <li className="border-line border-t px-4.5 py-2">
       <p>
-        <b>{r.givenName}</b>{' '}
+        <b>{r.called}</b>{' '}
         {from
           ? t('from {{from}} to {{to}}', { from, to: to ?? t('no group') })
           : t('to {{to}}', { to: to ?? t('no group') })}
@@ -421,7 +421,7 @@ function FormPicked({
             ]);
         }}
       >
-        <p>{readers.map((r) => r.givenName).join(', ')}</p>
+        <p>{readers.map((r) => r.called).join(', ')}</p>
         <div className="grid gap-1">
           <TextField label={t('Group name')} autoFocus maxLength={40} value={name} set={setName} />
           {taken && <ErrorText>{t('A group has this name. Choose another.')}</ErrorText>}

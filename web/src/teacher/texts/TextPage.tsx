@@ -382,7 +382,7 @@ function FromWhere({ v }: { v: Version }) {
                 <path d={`M${x(shown.depth)} 0v14`} stroke="var(--color-overlay)" strokeWidth="2" />
               </svg>
             </Td>
-            <Td num>{Math.round(r.weight * 100)} %</Td>
+            <Td num>{t('{{n}}%', { n: Math.round(r.weight * 100) })}</Td>
           </tr>
         ))}
       </TableBody>

@@ -1,13 +1,14 @@
 import { cx } from 'class-variance-authority';
 import { ArrowsDownUp } from '@phosphor-icons/react';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useOutletContext } from 'react-router';
-import { fm } from '../../shared/format';
+import { lieOf } from '../../shared/forecast';
 import { phrase, type Phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { Filters } from './Filters';
 import { Searches } from './Searches';
+import { reachTint, RulerHead, type RulerReaders, VersionRuler } from './VersionRuler';
 import { useAsk, useLibrary, type Ask, type LibraryPage, type LibraryRow } from './useLibrary';
 import { Button } from '../../ui/Button';
 import { IconButton } from '../../ui/IconButton';
@@ -22,15 +23,10 @@ import { type Column, type DataTable, pickWords, useDataTable } from '../../ui/t
 const whose = (x: LibraryRow) =>
   x.whose === 'Shipped' ? '' : x.whose !== 'Mine' ? t('my school’s') : x.mine ? t('mine, private') : t('mine');
 
-const lines = (of: LibraryRow['versions'], show: (v: LibraryRow['versions'][number]) => ReactNode) =>
-  of.map((v) => (
-    <span key={v.id} className="block">
-      {show(v)}
-    </span>
-  ));
+const depthsOf = (x: LibraryRow) => x.versions.map((v) => v.depth);
 
 /** The list's columns; whom a text fits depends on who is asked about. */
-const columnsFor = (fits: Phrase, of: number): Column<LibraryRow>[] => [
+const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefined): Column<LibraryRow>[] => [
   {
     key: 'text',
     name: phrase('Text'),
@@ -39,7 +35,9 @@ const columnsFor = (fits: Phrase, of: number): Column<LibraryRow>[] => [
     beside: (x) => (
       <>
         <span className="text-soft font-normal"> {whose(x)}</span>
-        <p className="text-soft max-w-105 text-sm font-normal">{x.blurb}</p>
+        <p className="text-soft max-w-70 truncate text-sm font-normal" title={x.blurb}>
+          {x.blurb}
+        </p>
       </>
     ),
   },
@@ -54,11 +52,21 @@ const columnsFor = (fits: Phrase, of: number): Column<LibraryRow>[] => [
       </>
     ),
   },
-  { key: 'depth', name: phrase('Depth, fm'), num: true, show: (x) => lines(x.versions, (v) => fm(v.depth)) },
-  { key: 'words', name: phrase('Words'), num: true, show: (x) => lines(x.versions, (v) => v.words) },
+  {
+    key: 'depth',
+    name: phrase('Depth, fm'),
+    head: <RulerHead />,
+    show: (x) => <VersionRuler versions={x.versions} readers={readers} tint={tint} />,
+  },
+  { key: 'words', name: phrase('Words'), num: true, show: (x) => x.versions.map((v) => v.words).join(' · ') },
   { key: 'minutes', name: phrase('Minutes'), num: true, show: (x) => (x.minutes < 1 ? '< 1' : Math.round(x.minutes)) },
   { key: 'questions', name: phrase('Questions'), num: true, show: (x) => x.questions || '–' },
-  { key: 'fits', name: fits, show: (x) => <FitBar n={x.fits} of={of} /> },
+  {
+    key: 'fits',
+    name: fits,
+    show: (x) =>
+      t('{{n}} of {{of}}', { n: lieOf(readers.depths, depthsOf(x), readers.cuts)[''], of: readers.depths.length }),
+  },
   {
     key: 'use',
     name: phrase('Use'),
@@ -67,7 +75,7 @@ const columnsFor = (fits: Phrase, of: number): Column<LibraryRow>[] => [
         ? t('read here {{count}} times', { count: x.readHere })
         : x.used > 0
           ? t('assigned {{count}} times', { count: x.used })
-          : '–',
+          : t('not yet'),
   },
 ];
 const sorts = [
@@ -84,12 +92,18 @@ export default function Texts() {
   const { data } = useOutletContext<Place>();
   const tray = useTray();
   const ask = useAsk();
-  const picked = data.readers.filter((r) => tray.readers.includes(r.id)).map((r) => r.id);
-  const found = useLibrary(data.id, picked, ask.text);
+  const inTray = data.readers.filter((r) => tray.readers.includes(r.id)).map((r) => r.id);
+  // The same list as long as the same readers are in it.
+  const trayKey = inTray.join(' ');
+  const picked = useMemo(() => (trayKey ? trayKey.split(' ') : null), [trayKey]);
+  const found = useLibrary(data.id, inTray, ask.text);
   const first = found.data?.pages[0];
-  const fits = picked.length > 0 ? phrase('Fit for tray readers') : phrase('Fit for class');
-  const of = first?.for ?? 0;
-  const columns = useMemo(() => columnsFor(fits, of), [fits, of]);
+  const fits = picked ? phrase('Fit for tray readers') : phrase('Fit for class');
+  const columns = useMemo(() => {
+    const those = picked ? data.readers.filter((r) => picked.includes(r.id)) : data.readers;
+    const readers = { depths: those.map((r) => r.depth), cuts: { zoneLow: data.zoneLow, zoneHigh: data.zoneHigh } };
+    return columnsFor(fits, readers, reachTint(readers));
+  }, [fits, picked, data.readers, data.zoneLow, data.zoneHigh]);
   const rows = useMemo(() => (found.data?.pages ?? []).flatMap((p) => p.rows), [found.data]);
   const list = useDataTable({
     list: 'texts',
@@ -232,15 +246,3 @@ const None = ({ ask }: { ask: Ask }) => (
     </Button>
   </Empty>
 );
-
-function FitBar({ n, of }: { n: number; of: number }) {
-  return (
-    <span className="inline-flex items-center gap-2 text-sm">
-      <svg width="72" height="10" aria-hidden>
-        <rect x=".5" y=".5" width="71" height="9" fill="var(--color-paper)" stroke="var(--color-line)" />
-        {of > 0 && <rect x="1" y="1" width={(70 * n) / of} height="8" fill="var(--color-depth-4)" />}
-      </svg>
-      {t('{{n}} of {{of}}', { n, of })}
-    </span>
-  );
-}

@@ -65,9 +65,9 @@ export function Tray({ data }: { data: ClassData }) {
                 <Flag
                   deep={fit?.zone === 'Frustration'}
                   remove={() => tray.toggleReader(r.id)}
-                  removeLabel={t('Remove {{name}} from tray', { name: r.givenName })}
+                  removeLabel={t('Remove {{name}} from tray', { name: r.called })}
                 >
-                  {r.givenName}{' '}
+                  {r.called}{' '}
                   {fit && (
                     <i
                       className={cx(
@@ -75,7 +75,7 @@ export function Tray({ data }: { data: ClassData }) {
                         fit.zone === 'Frustration' ? 'font-semibold' : 'text-soft font-normal',
                       )}
                     >
-                      {fit.forecast} %
+                      {t('{{n}}%', { n: fit.forecast })}
                       {fit.zone === 'Frustration'
                         ? `, ${t('too deep')}`
                         : fit.zone === 'Independent'
@@ -113,7 +113,7 @@ export function Tray({ data }: { data: ClassData }) {
         <FitSpread
           fits={fits.data.filter((f) => f.textId === first.id)}
           cuts={data}
-          name={(id) => readers.find((r) => r.id === id)?.givenName ?? ''}
+          name={(id) => readers.find((r) => r.id === id)?.called ?? ''}
         />
       )}
       <div

@@ -8,6 +8,7 @@ import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
 import { phrase, say, t } from '../../../shared/words';
+import { calledIn } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
 import { RosterTabs } from '../RosterTabs';
 import { Button } from '../../../ui/Button';
@@ -38,6 +39,7 @@ const codeWords = (r: Row) =>
 /** Who follows which reader, and the codes in the letters. */
 export default function Guardians() {
   const { data } = useOutletContext<Place>();
+  const called = calledIn(data);
   const rows = useQuery({
     queryKey: keys.guardians(data.id),
     queryFn: () => ok(api.GET('/classes/{classId}/guardians', { params: { path: { classId: data.id } } })),
@@ -100,7 +102,7 @@ export default function Guardians() {
               href={letters([r.readerId])}
               target="_blank"
               rel="noreferrer"
-              aria-label={t('Letter for {{name}}', { name: r.givenName })}
+              aria-label={t('Letter for {{name}}', { name: called(r.readerId, r.givenName) })}
             >
               {t('Letter')}
             </a>
@@ -109,7 +111,7 @@ export default function Guardians() {
             <Button
               size="sm"
               disabled={invite.isPending}
-              aria-label={t('Invite guardians of {{name}} by email', { name: r.givenName })}
+              aria-label={t('Invite guardians of {{name}} by email', { name: called(r.readerId, r.givenName) })}
               onClick={() => invite.mutate([r.readerId])}
             >
               {t('Invite by email')}
@@ -118,7 +120,7 @@ export default function Guardians() {
           {r.codeUntil && !r.codeTakenBack && (
             <Button
               size="sm"
-              aria-label={t('Take back code of {{name}}', { name: r.givenName })}
+              aria-label={t('Take back code of {{name}}', { name: called(r.readerId, r.givenName) })}
               onClick={() => takeBack.mutate({ id: r.readerId, guardians: false })}
             >
               {t('Take back code')}
@@ -127,7 +129,7 @@ export default function Guardians() {
           {r.guardians.length > 0 && (
             <Button
               size="sm"
-              aria-label={t('End guardian access to {{name}}', { name: r.givenName })}
+              aria-label={t('End guardian access to {{name}}', { name: called(r.readerId, r.givenName) })}
               onClick={() => takeBack.mutate({ id: r.readerId, guardians: true })}
             >
               {t('End access')}
@@ -143,7 +145,7 @@ export default function Guardians() {
     columns,
     rows: rows.data ?? none,
     id: (r) => r.readerId,
-    name: (r) => r.givenName,
+    name: (r) => called(r.readerId, r.givenName),
     open: (r) => window.open(letters([r.readerId]), '_blank', 'noreferrer'),
     asked,
     matches: (r, words) =>

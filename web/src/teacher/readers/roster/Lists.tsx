@@ -8,7 +8,7 @@ import { useChanged } from '../../../shared/changed';
 import { keys } from '../../../shared/keys';
 import { teaches } from '../../../shared/parts';
 import { named, phrase, t } from '../../../shared/words';
-import { type ReaderRow } from '../../classQueries';
+import { calledIn, type ReaderRow } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
 import { useTray } from '../../tray/useTray';
 import { readerMatches } from '../readerMatches';
@@ -29,6 +29,7 @@ type List = Api<'ReaderListView'>;
 /** Lists of readers: made by hand or from the tray, or by a filter that keeps itself. A reader may be in several. */
 export default function Lists() {
   const { data } = useOutletContext<Place>();
+  const called = calledIn(data);
   const lists = useQuery({
     queryKey: keys.lists(data.id),
     queryFn: () => ok(api.GET('/classes/{classId}/lists', { params: { path: { classId: data.id } } })),
@@ -127,7 +128,7 @@ export default function Lists() {
                     <ul className="flex flex-wrap gap-1.5">
                       {members.map((r) => (
                         <li key={r.id}>
-                          <Flag>{r.givenName}</Flag>
+                          <Flag>{called(r.id, r.givenName)}</Flag>
                         </li>
                       ))}
                     </ul>

@@ -6,6 +6,7 @@ import { dayOf } from '../../../shared/format';
 import { kindName } from '../../../shared/Secret';
 import { partWords, type Part } from '../../../shared/parts';
 import { phrase, t } from '../../../shared/words';
+import { calledIn } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
 import { useTray } from '../../tray/useTray';
 import { RosterTabs } from '../RosterTabs';
@@ -65,6 +66,7 @@ const matches = (m: Member, asked: string) =>
 type Opened = 'school' | 'bulk' | 'move' | null;
 
 function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
+  const called = calledIn(useOutletContext<Place>().data);
   const tray = useTray();
   const [asked, setAsked] = useState('');
   const [open, setOpen] = useState<Member | null>(null);
@@ -74,7 +76,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
     columns,
     rows: roster.members,
     id: (m) => m.id,
-    name: (m) => m.givenName,
+    name: (m) => called(m.id, m.givenName),
     asked,
     matches,
     open: setOpen,

@@ -1,21 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import vectors from '../../../../tests/vectors/forecast.json';
-import { forecast, zoneWord } from './forecast';
 import { bandsOf } from './SeaBackground';
 import type { ClassData, ReaderRow } from '../classQueries';
 import { sure } from '../../shared/sure';
-
-const words = { Independent: 'easy', Instructional: '', Frustration: 'deep' };
-
-describe('the forecast that is drawn', () => {
-  it.each(vectors.cases)('is the core’s: $reader on $text', (c) => {
-    expect(forecast(c.reader, c.text)).toBe(c.percent);
-  });
-
-  it.each(vectors.zones)('is named by what is shown: $percent between $low and $high', (z) => {
-    expect(zoneWord(z.percent, { zoneLow: z.low, zoneHigh: z.high })).toBe(words[z.zone as keyof typeof words]);
-  });
-});
 
 describe('bands of groups', () => {
   const readers = [10, 11, 12, 13, 14, 15, 16, 14.5, 18, 19, 20, 21, 22, 23].map(
