@@ -98,8 +98,13 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   await expect(child.getByRole('link', { name: /Quiet morning/ })).toHaveCount(0);
   await context.close();
 
-  const row = page.getByRole('row', { name: /Mateo Rivas/ });
   await expect(page.getByText('1 of 2 readers finished')).toBeVisible();
+  const line = page.getByRole('region', { name: 'Where everyone is' });
+  await expect(line.getByRole('row', { name: /^Finished 1 of 2/ }).getByRole('link', { name: 'Mateo' })).toBeVisible();
+  await expect(line.getByRole('row', { name: /^Not started 1 reader/ }).getByRole('link', { name: 'Jun' })).toBeVisible();
+  await axe(page, 'a level check on its line');
+  await page.getByRole('radio', { name: 'List' }).click();
+  const row = page.getByRole('row', { name: /Mateo Rivas/ });
   await expect(row.getByText(/a minute/)).toBeVisible();
   await axe(page, 'a level check');
   await page.getByRole('button', { name: 'Take back from Jun' }).click();

@@ -150,7 +150,7 @@ public sealed record SittingView
 
     public required IReadOnlyList<PartView> Parts { get; init; }
 
-    /// <summary>Parts that were tooFast, thin or missed.</summary>
+    /// <summary>Parts that were too fast, thin or missed.</summary>
     public required int Again { get; init; }
 
     /// <summary>Answers given before the check ended and heard of after it.</summary>

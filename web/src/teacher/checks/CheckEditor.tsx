@@ -173,7 +173,9 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
         )}
         {fieldOf(error, 'plan') && <ErrorText>{fieldOf(error, 'plan')}</ErrorText>}
         <div className="border-ink border-t">
-          <CheckLine {...plan} depth={depth} />
+          <CheckLine {...plan} depth={depth}>
+            <CheckHow {...plan} />
+          </CheckLine>
         </div>
         <div className="border-ink bg-sand grid gap-5 border-t px-4 py-3 lg:grid-cols-2">
           <section aria-labelledby="who" className="grid content-start gap-2">
@@ -183,10 +185,7 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
             <WhoTakesIt data={data} aims={form.for} change={(aims) => put({ for: aims })} />
             {fieldOf(error, 'for') && <ErrorText>{fieldOf(error, 'for')}</ErrorText>}
           </section>
-          <div className="grid content-start gap-4">
-            <CheckHow {...plan} />
-            <CheckDays form={form} choices={choices} error={error} put={put} />
-          </div>
+          <CheckDays form={form} choices={choices} error={error} put={put} />
         </div>
       </div>
       <CheckSide

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { cx } from 'class-variance-authority';
 import { halfRange } from '../../shared/format';
 import { sure } from '../../shared/sure';
@@ -10,15 +10,43 @@ import { type Knot, type Line, linesOf, lineTop } from './checkLine';
 import { PartWindow, skipWords } from './PartWindow';
 import { withPart, type PartPlan, type Plan } from './plan';
 
-type Props = { plan: Plan; choices: Choices; depth: number; locked: boolean; change: (p: Plan) => void };
+type Props = {
+  plan: Plan;
+  choices: Choices;
+  depth: number;
+  locked: boolean;
+  change: (p: Plan) => void;
+  children: ReactNode;
+};
 
 /** A check as a lead line let down into the water: its knots are the parts, its depth is minutes. */
-export function CheckLine({ plan, choices, depth, locked, change }: Props) {
+export function CheckLine({ plan, choices, depth, locked, change, children }: Props) {
   const [open, setOpen] = useState<PartPlan | null>(null);
   const { lines, perMinute, bottom } = linesOf(plan, choices, depth);
+  const one = lines.length === 1;
   const out = partOrder.filter((name) => !plan.parts.some((p) => p.part === name));
   const put = (name: PartPlan['part'], on: boolean) =>
     change(withPart(plan, sure(choices.usual.find((p) => p.part === name)), on, partOrder));
+  const beside = (
+    <div className={cx('grid content-start gap-3', !one && 'lg:grid-cols-2')}>
+      <div className="border-ink bg-paper rounded-sm border px-4 py-3">{children}</div>
+      {out.length > 0 && (
+        <section className="grid content-start gap-1.5" aria-labelledby="not-in">
+          <h2 id="not-in" className="text-base">
+            {t('Not in this check')}
+          </h2>
+          {out.map((name) => (
+            <div key={name} className="border-soft bg-paper rounded-sm border border-dashed px-3 py-1.5 text-sm">
+              <Checkbox checked={false} disabled={locked} set={() => put(name, true)}>
+                <b className="inline-block first-letter:uppercase">{t(partNames[name])}</b>
+              </Checkbox>
+              <p className="text-soft">{t(partAbout[name])}</p>
+            </div>
+          ))}
+        </section>
+      )}
+    </div>
+  );
   return (
     <div className="relative min-w-0 overflow-x-auto">
       <div className="relative min-w-max" style={{ minHeight: bottom }}>
@@ -28,11 +56,11 @@ export function CheckLine({ plan, choices, depth, locked, change }: Props) {
           {lines.map((line, i) => (
             <section
               key={line.knots[0]?.part.part ?? 'none'}
-              className="relative w-125 flex-none max-lg:w-105"
+              className={cx('relative flex-none', one ? 'w-131 max-lg:w-105' : 'w-72')}
               style={{ height: bottom }}
               aria-label={lines.length > 1 ? t('Day {{n}}', { n: i + 1 }) : t('Parts')}
             >
-              <Rope line={line} />
+              <Rope line={line} fixed={plan.form.length > 0} />
               {lines.length > 1 && (
                 <p className="absolute top-0 left-18 font-semibold">{t('Day {{n}}', { n: i + 1 })}</p>
               )}
@@ -41,6 +69,7 @@ export function CheckLine({ plan, choices, depth, locked, change }: Props) {
                   key={k.part.part}
                   knot={k}
                   plan={plan}
+                  wide={one}
                   locked={locked}
                   out={() => put(k.part.part, false)}
                   edit={() => setOpen(k.part)}
@@ -51,25 +80,14 @@ export function CheckLine({ plan, choices, depth, locked, change }: Props) {
               </p>
             </section>
           ))}
+          {one && (
+            <div className="w-88 flex-none pr-4 pb-4" style={{ paddingTop: lineTop }}>
+              {beside}
+            </div>
+          )}
         </div>
       </div>
-      {out.length > 0 && (
-        <section className="bg-depth-2 border-ink grid gap-2 border-t px-4 py-3 pl-20" aria-labelledby="not-in">
-          <h2 id="not-in" className="text-base">
-            {t('Not in this check')}
-          </h2>
-          <div className="grid gap-2 lg:grid-cols-2">
-            {out.map((name) => (
-              <div key={name} className="border-soft bg-paper/70 rounded-sm border border-dashed px-3 py-1.5 text-sm">
-                <Checkbox checked={false} disabled={locked} set={() => put(name, true)}>
-                  <b>{t(partNames[name])}</b>
-                </Checkbox>
-                <p className="text-soft">{t(partAbout[name])}</p>
-              </div>
-            ))}
-          </div>
-        </section>
-      )}
+      {!one && <div className="bg-depth-3 border-ink border-t px-4 py-3">{beside}</div>}
       {open && (
         <PartWindow
           part={open}
@@ -82,37 +100,41 @@ export function CheckLine({ plan, choices, depth, locked, change }: Props) {
     </div>
   );
 }
-
 /** A part's card at its knot. */
 function PartCard({
   knot,
   plan,
+  wide,
   locked,
   out,
   edit,
 }: {
   knot: Knot;
   plan: Plan;
+  /** Whether there is one line, with room beside it. */
+  wide: boolean;
   locked: boolean;
   out: () => void;
   edit: () => void;
 }) {
   const name = knot.part.part;
   const skips = skipWords(knot.part);
+  // A short part's card has room for one line.
+  const low = knot.bottom - knot.top < 66;
   return (
     <article
       aria-label={t(partNames[name])}
       className={cx(
-        'border-ink bg-paper absolute left-18 grid w-105 content-start rounded-sm border px-3 py-1.5 max-lg:w-84',
-        'text-sm',
+        'border-ink bg-paper absolute left-18 grid content-start rounded-sm border px-3 py-1 text-sm',
+        wide ? 'w-105 max-lg:w-84' : 'w-54',
       )}
       style={{ top: knot.top, minHeight: knot.bottom - knot.top }}
     >
       <span className="flex items-baseline gap-2">
         <Checkbox checked disabled={locked} set={out}>
-          <b className="font-serif text-base font-semibold">{t(partNames[name])}</b>
+          <b className="inline-block font-serif text-base font-semibold first-letter:uppercase">{t(partNames[name])}</b>
         </Checkbox>
-        <span className="whitespace-nowrap">{t('about {{n}} min', { n: Math.round(knot.minutes) })}</span>
+        {wide && <span className="whitespace-nowrap">{t('about {{n}} min', { n: Math.round(knot.minutes) })}</span>}
         <Button
           size="sm"
           look="plain"
@@ -123,7 +145,9 @@ function PartCard({
           {t('Edit…')}
         </Button>
       </span>
-      <p className="text-soft">{t(partAbout[name])}</p>
+      <p className={cx('text-soft', low && 'truncate')} title={t(partAbout[name])}>
+        {t(partAbout[name])}
+      </p>
       {name === 'Passages' && plan.form.length === 0 && (
         <p>
           {t('Up to {{count}} passages. Stops when the level is known to ± {{fm}} fm.', {
@@ -138,19 +162,30 @@ function PartCard({
 }
 
 /** The line itself, from the float to the weight. */
-function Rope({ line }: { line: Line }) {
+function Rope({ line, fixed }: { line: Line; fixed: boolean }) {
   const end = line.bottom;
   return (
     <svg width="60" height={end + 40} className="absolute top-0 left-0" aria-hidden fill="var(--color-ink)">
       <path d={`M16 ${lineTop - 16}h28`} stroke="var(--color-ink)" strokeWidth="4" strokeLinecap="round" />
       <path d={`M30 ${lineTop - 16}V${end + 8}`} stroke="var(--color-ink)" strokeWidth="2.5" />
-      {line.knots.map((k) => (
-        <g key={k.part.part} transform={`translate(30 ${(k.top + k.bottom) / 2})`}>
-          <path d="M8 0h34" stroke="var(--color-ink)" strokeWidth="1.2" />
-          <ellipse rx="9" ry="7" />
-          <path d="M-7 -2.500c5 2 9 2 14 0M-7 2c5 2 9 2 14 0" stroke="var(--color-paper)" fill="none" />
-        </g>
-      ))}
+      {line.knots.flatMap((k) =>
+        Array.from({ length: k.ties }, (_, i) => {
+          const y = k.top + ((i + 0.5) / k.ties) * (k.bottom - k.top);
+          return (
+            <g key={`${k.part.part} ${i}`} transform={`translate(30 ${y})`}>
+              <path d="M8 0h34" stroke="var(--color-ink)" strokeWidth="1.2" />
+              {i === 0 || fixed ? (
+                <>
+                  <ellipse rx="9" ry="7" />
+                  <path d="M-7 -2.500c5 2 9 2 14 0M-7 2c5 2 9 2 14 0" stroke="var(--color-paper)" fill="none" />
+                </>
+              ) : (
+                <ellipse rx="8" ry="6" fill="var(--color-paper)" stroke="var(--color-ink)" strokeDasharray="3 2" />
+              )}
+            </g>
+          );
+        }),
+      )}
       <path d={`M25 ${end + 6}h10l5 22h-20z`} />
     </svg>
   );

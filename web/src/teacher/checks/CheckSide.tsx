@@ -39,7 +39,7 @@ export function CheckSide({ data, form, choices, depth, readers, given, busy, fa
         {data && data.groups.length > 0 && <GroupMinutes data={data} form={form} choices={choices} />}
         <section className="grid gap-1.5">
           <h3 className="text-base">{t('What readers see first')}</h3>
-          <div className="border-ink bg-paper shadow-islet grid gap-1.5 rounded-md border px-4 py-3">
+          <div className="border-ink bg-paper grid gap-1.5 rounded-md border px-4 py-3">
             <p className="flex items-center justify-between gap-2">
               <b className="font-serif text-lg font-semibold">{form.readerTitle || t('Reading check')}</b>
               <span className="border-ink rounded-md border px-3 py-1 font-semibold">{t('Start')}</span>

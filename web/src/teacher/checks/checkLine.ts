@@ -1,15 +1,24 @@
 import { minutesOf, type PartPlan, type Plan } from './plan';
 import type { Choices } from './checkQueries';
 
-/** A part as it hangs on its line. */
-export type Knot = { part: PartPlan; minutes: number; from: number; to: number; top: number; bottom: number };
+/** A part as it hangs on its line.
+ * @remarks Passages have a knot each; those after the first come only while the level is not sure enough. */
+export type Knot = {
+  part: PartPlan;
+  ties: number;
+  minutes: number;
+  from: number;
+  to: number;
+  top: number;
+  bottom: number;
+};
 /** One sitting: parts that are taken one after the other. */
 export type Line = { knots: Knot[]; minutes: number; bottom: number };
 export type Lines = { lines: Line[]; perMinute: number; minutes: number; bottom: number };
 
 const least = 14,
-  most = 26,
-  card = 78,
+  most = 22,
+  card = 48,
   between = 8,
   under = 64;
 /** Above the first part. */
@@ -31,7 +40,8 @@ export function linesOf(plan: Plan, choices: Choices, depth: number): Lines {
       const top = Math.max(from * perMinute, free);
       const bottom = Math.max(top + card, to * perMinute - between);
       free = bottom + between;
-      const knot = { part, minutes: minutes(part), from, to, top: lineTop + top, bottom: lineTop + bottom };
+      const ties = part.part !== 'Passages' ? 1 : plan.form.length || plan.mostPassages;
+      const knot = { part, ties, minutes: minutes(part), from, to, top: lineTop + top, bottom: lineTop + bottom };
       from = to;
       return knot;
     });

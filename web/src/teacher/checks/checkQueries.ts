@@ -44,3 +44,10 @@ export const seasonWords: Record<Season, Phrase> = {
   Winter: phrase('winter'),
   Spring: phrase('spring'),
 };
+
+/** Whether a reader has done anything of a check. */
+export const begun = (s: Sitting) =>
+  s.parts.some((p) => p.answered > 0 || p.state === 'UnderWay' || p.state === 'Done');
+/** The part a reader is in, or comes to next; none is left for who has finished. */
+export const partNow = (s: Sitting): Part | undefined =>
+  s.parts.find((p) => p.state === 'UnderWay') ?? s.parts.find((p) => p.state === 'Waiting');

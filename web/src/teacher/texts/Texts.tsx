@@ -35,7 +35,7 @@ const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefine
     beside: (x) => (
       <>
         <span className="text-soft font-normal"> {whose(x)}</span>
-        <p className="text-soft max-w-70 truncate text-sm font-normal" title={x.blurb}>
+        <p className="text-soft max-w-62 truncate text-sm font-normal" title={x.blurb}>
           {x.blurb}
         </p>
       </>
@@ -59,7 +59,13 @@ const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefine
     show: (x) => <VersionRuler versions={x.versions} readers={readers} tint={tint} />,
   },
   { key: 'words', name: phrase('Words'), num: true, show: (x) => x.versions.map((v) => v.words).join(' · ') },
-  { key: 'minutes', name: phrase('Minutes'), num: true, show: (x) => (x.minutes < 1 ? '< 1' : Math.round(x.minutes)) },
+  {
+    key: 'minutes',
+    name: phrase('Minutes'),
+    num: true,
+    apart: true,
+    show: (x) => (x.minutes < 1 ? '< 1' : Math.round(x.minutes)),
+  },
   { key: 'questions', name: phrase('Questions'), num: true, show: (x) => x.questions || '–' },
   {
     key: 'fits',
@@ -72,7 +78,7 @@ const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefine
     name: phrase('Use'),
     show: (x) =>
       x.readHere > 0
-        ? t('read here {{count}} times', { count: x.readHere })
+        ? t('{{count}} readings', { count: x.readHere })
         : x.used > 0
           ? t('assigned {{count}} times', { count: x.used })
           : t('not yet'),
@@ -127,7 +133,7 @@ export default function Texts() {
             <div
               className={cx(
                 'border-ink grid min-h-0 flex-1 border-t max-lg:grid-cols-1',
-                'lg:grid-cols-[248px_minmax(0,1fr)]',
+                'lg:grid-cols-[220px_minmax(0,1fr)]',
               )}
             >
               <Filters ask={ask} facets={page.facets} data={data} />

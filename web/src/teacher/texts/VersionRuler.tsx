@@ -7,8 +7,9 @@ export type RulerReaders = { depths: readonly number[]; cuts: Cuts };
 
 const top = 70,
   step = 10,
-  width = 336,
+  width = 300,
   edge = 6,
+  row = 46,
   plate = 30;
 const px = (n: number) => Math.round(n * 10) / 10;
 const x = (depth: number) => px(edge + (Math.max(0, Math.min(top, depth)) / top) * (width - 2 * edge - plate));
@@ -100,18 +101,18 @@ export function VersionRuler({
       </span>
       <svg
         width={width}
-        height="40"
-        viewBox={`0 0 ${width} 40`}
+        height={row}
+        viewBox={`0 0 ${width} ${row}`}
         aria-hidden
-        className="-my-1 block text-sm"
+        className="block text-sm"
         style={{ background: tint }}
       >
         {stops.map((v) => (
-          <path key={v} d={`M${x(v)} 0v40`} stroke="var(--color-line)" strokeDasharray="1 3" />
+          <path key={v} d={`M${x(v)} 0v${row}`} stroke="var(--color-line)" strokeDasharray="1 3" />
         ))}
-        <path d={`M${first} 20H${last}`} stroke="var(--color-ink)" />
+        <path d={`M${first} ${row / 2}H${last}`} stroke="var(--color-ink)" />
         {order.map((v, i) => (
-          <g key={v.id} transform={`translate(${at[i] ?? 0} 9)`}>
+          <g key={v.id} transform={`translate(${at[i] ?? 0} ${row / 2 - 11})`}>
             <rect width={plate} height="22" fill="var(--color-paper)" stroke="var(--color-ink)" rx="1" />
             <path d="M3.500 0v22" stroke="var(--color-ink)" />
             <text x="17" y="16" textAnchor="middle" fill="var(--color-ink)" fontWeight="500">
@@ -122,7 +123,7 @@ export function VersionRuler({
         {lie && (
           <text
             x={left ? first - 8 : last + plate + 8}
-            y="25"
+            y={row / 2 + 5}
             textAnchor={left ? 'end' : 'start'}
             fill="var(--color-ink)"
             fontWeight="500"

@@ -28,6 +28,8 @@ export type Column<T> = {
   wrap?: boolean;
   /** Cannot be hidden. */
   fixed?: boolean;
+  /** Is not shown until somebody wants it. */
+  apart?: boolean;
 };
 
 /** Which rows are picked: kept by the page or by the tray. */
@@ -71,12 +73,14 @@ export type DataTable<T> = ListOf<T> & {
 
 const keptUnder = (list: string) => `dc-columns-${list}`;
 
-function keptColumns(list: string): VisibilityState {
+function keptColumns<T>({ list, columns }: Pick<ListOf<T>, 'list' | 'columns'>): VisibilityState {
+  const hide = (keys: readonly string[]) => Object.fromEntries(keys.map((key) => [key, false]));
+  const apart = columns.filter((c) => c.apart).map((c) => c.key);
   try {
-    const hidden = JSON.parse(localStorage.getItem(keptUnder(list)) ?? '[]') as string[];
-    return Object.fromEntries(hidden.map((key) => [key, false]));
+    const kept = localStorage.getItem(keptUnder(list));
+    return hide(kept ? (JSON.parse(kept) as string[]) : apart);
   } catch {
-    return {};
+    return hide(apart);
   }
 }
 
@@ -93,7 +97,7 @@ export function useDataTable<T>(of: ListOf<T>): DataTable<T> {
   const [sorting, setSorting] = useState<SortingState>([
     { id: of.sort?.key ?? first?.key ?? '', desc: of.sort?.down ?? false },
   ]);
-  const [columnVisibility, setVisibility] = useState(() => keptColumns(of.list));
+  const [columnVisibility, setVisibility] = useState(() => keptColumns(of));
   const last = useRef<string | null>(null);
   const defs = useMemo(
     () =>
