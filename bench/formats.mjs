@@ -14,7 +14,7 @@ const base = process.env.DEEPCURRENT_URL ?? 'http://127.0.0.1:8350';
 const require = createRequire(import.meta.url);
 const folder = mkdtempSync(join(tmpdir(), 'deep-current-formats-'));
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: ['--headless', '--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ baseURL: base });

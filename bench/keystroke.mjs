@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 
 const { chromium } = createRequire(`${process.cwd()}/`)('@playwright/test');
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: ['--headless', '--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

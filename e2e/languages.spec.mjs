@@ -1,34 +1,8 @@
+import { cut, places, schoolPlaces } from './cut.mjs';
 import { expect, test } from './world.mjs';
 import { api, axe, classOf, pictures, signIn, teacher } from './people.mjs';
 
 // Another language is chosen by the language at home; English made longer shows whether the pages hold one.
-
-/** What is cut off: text wider than its place, or past the edge of the window, where nothing scrolls to it. */
-const cut = (page) =>
-  page.evaluate(() => {
-    const found = [];
-    const words = (e) => [...e.childNodes].some((n) => n.nodeType === 3 && /\p{L}{2}/u.test(n.textContent));
-    for (const e of document.querySelectorAll('body *')) {
-      if (!words(e) || !e.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
-      const box = e.getBoundingClientRect();
-      if (box.width < 2 || box.height < 2) continue;
-      const style = getComputedStyle(e);
-      // What ends in an ellipsis says that it goes on; what is for a screen reader alone has no size.
-      if (style.textOverflow === 'ellipsis' || style.clipPath !== 'none') continue;
-      const hides = /hidden|clip/;
-      if (
-        (hides.test(style.overflowX) && e.scrollWidth > e.clientWidth + 2) ||
-        (hides.test(style.overflowY) && e.scrollHeight > e.clientHeight + 4)
-      )
-        found.push(`cut in itself: ${e.tagName} ${e.textContent.slice(0, 60)}`);
-      let scrolls = false;
-      for (let p = e.parentElement; p; p = p.parentElement)
-        scrolls ||= /auto|scroll/.test(getComputedStyle(p).overflowX) && p.scrollWidth > p.clientWidth;
-      if (!scrolls && (box.right > innerWidth + 1 || box.left < -1))
-        found.push(`past the window: ${e.tagName} ${e.textContent.slice(0, 60)}`);
-    }
-    return [...new Set(found)];
-  });
 
 const longer = (page) => page.addInitScript(() => localStorage.setItem('dc-language', 'xa'));
 
@@ -77,27 +51,6 @@ async function looked(page, path) {
   return (await cut(page)).map((fault) => `${path}: ${fault}`);
 }
 
-const places = [
-  '',
-  '/readers',
-  '/readers/roster',
-  '/readers/many',
-  '/readers/lists',
-  '/readers/guardians',
-  '/readers/class',
-  '/texts',
-  '/texts/new',
-  '/texts/copies',
-  '/texts/word-lists',
-  '/assignments',
-  '/assignments/checks',
-  '/assignments/checks/new',
-  '/marking',
-  '/goals',
-  '/groups',
-  '/history',
-];
-
 for (const width of [1280, 820])
   test(`nothing of a teacher's pages is cut off in a longer language, ${width} wide`, async ({ page }) => {
     await page.setViewportSize({ width, height: 800 });
@@ -114,8 +67,7 @@ test('nothing of the school’s pages is cut off in a longer language', async ({
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
   await longer(page);
   const faults = [];
-  for (const at of ['', '/classes', '/staff', '/imports', '/windows', '/years', '/chart', '/choices', '/log'])
-    faults.push(...(await looked(page, `/school${at}`)));
+  for (const at of schoolPlaces) faults.push(...(await looked(page, `/school${at}`)));
   expect(faults).toEqual([]);
 });
 

@@ -70,12 +70,10 @@ export async function axe(page, what) {
     if (tray) tray.style.position = 'static';
     for (const list of document.querySelectorAll('[role="region"][tabindex="0"]')) list.scrollTop = 0;
   });
-  // What is still fading in, or out, has no colour of its own.
-  await page.waitForFunction(() =>
-    [...document.querySelectorAll('[data-sonner-toast][data-visible="true"]')].every(
-      (toast) => getComputedStyle(toast).opacity === '1',
-    ),
-  );
+  // What is fading in, or out, has no colour of its own: a message is there or it is gone.
+  await page.addStyleTag({
+    content: '[data-sonner-toast][data-visible="true"] { opacity: 1 !important; transition: none !important }',
+  });
   await page.evaluate(() =>
     Promise.all(
       document

@@ -83,7 +83,7 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await page.getByRole('button', { name: /^Assign to 1 reader/ }).click();
   await expect(page.getByRole('checkbox', { name: /^Ask questions on the way/ })).toBeChecked();
   await page.getByRole('button', { name: 'Assign to 1 reader', exact: true }).click();
-  await expect(page.getByText(`${title}: Assigned to 1 reader`)).toBeVisible();
+  await expect(page.getByText(`Assigned “${title}” to 1 reader`)).toBeVisible();
 });
 
 const done = (page) => page.getByRole('button', { name: 'Check answer' }).click();

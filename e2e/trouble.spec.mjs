@@ -82,5 +82,5 @@ test('two texts are previewed reader by reader and assigned together', async ({ 
   await expect(dialog.getByRole('row', { name: /Priya .* A Bun for Gus/ })).toBeVisible();
   await expect(dialog.getByText(/appears for \d of 2 readers/)).toHaveCount(2);
   await dialog.getByRole('button', { name: 'Assign to 2 readers' }).click();
-  await expect(page.getByText('2 texts: Assigned to 2 readers')).toBeVisible();
+  await expect(page.getByText('Assigned 2 texts to 2 readers')).toBeVisible();
 });

@@ -93,7 +93,7 @@ test('five readers and the text are picked up and assigned after a preview; undo
   await page.getByRole('button', { name: 'Assign to 5 readers…' }).click();
   await toAll(page.getByRole('dialog'));
   await page.getByRole('button', { name: 'Assign to 5 readers', exact: true }).click();
-  await expect(page.getByText(`${text}: Assigned to 5 readers`)).toBeVisible();
+  await expect(page.getByText(`Assigned “${text}” to 5 readers`)).toBeVisible();
 });
 
 test('a reader reads, stops, comes back, answers and sees the result; the teacher’s page follows by itself', async ({

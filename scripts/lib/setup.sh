@@ -53,13 +53,13 @@ npm_fetch() { # Not "npm ci": it refuses a lock file that leaves out optional pa
 build_web() {
   npm_packages web
   [ -f "$ROOT/web/dist/index.html" ] || rm -f "$ROOT/.data/stamps/web"
-  unless_same web "$(fingerprint web)" build_web_now
+  unless_same web "$(fingerprint web languages)" build_web_now
 }
 build_web_now() { say "Building the pages"; (cd "$ROOT/web" && npx --no-install vite build --logLevel error); }
 
 build_server() {
   [ -f "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" ] && [ -f "$ROOT/src/DeepCurrent.Cli/bin/Release/net10.0/DeepCurrent.Cli.dll" ] && [ -f "$ROOT/src/DeepCurrent.District/bin/Release/net10.0/DeepCurrent.District.dll" ] && [ -f "$ROOT/src/DeepCurrent.Listener/bin/Release/net10.0/DeepCurrent.Listener.dll" ] || rm -f "$ROOT/.data/stamps/server"
-  unless_same server "$(fingerprint src Directory.Build.props Directory.Packages.props)" build_server_now
+  unless_same server "$(fingerprint src languages Directory.Build.props Directory.Packages.props)" build_server_now
 }
 build_server_now() {
   say "Building the server (the first time takes a minute or two)"

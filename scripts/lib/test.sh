@@ -5,6 +5,16 @@ part=${1:-} filter=${2:-}
 [ -z "$part" ] || [[ " $parts " == *" $part "* ]] || fail "there is no part $part ($parts)"
 wanted() { [ -z "$part" ] || [ "$part" = "$1" ]; }
 
+# Everything in C# at once: the suites only run what is built.
+build_all() {
+  [ -f "$ROOT/tests/Web.Tests/bin/Release/net10.0/Web.Tests.dll" ] || rm -f "$ROOT/.data/stamps/all"
+  unless_same all "$(fingerprint src tests bench languages Directory.Build.props Directory.Packages.props DeepCurrent.slnx)" build_all_now
+}
+build_all_now() {
+  say "Building everything in C# (the first time takes a minute or two)"
+  dotnet build "$ROOT/DeepCurrent.slnx" -c Release -v q --nologo >"$ROOT/.data/build.log" 2>&1 || { grep -E 'error|warn' "$ROOT/.data/build.log" | sort -u | head -20 >&2; fail "the build failed"; }
+}
+
 mkdir -p "$ROOT/.data"
 passed=0 failed=0 since=$SECONDS
 log="$ROOT/.data/test.log"
@@ -13,7 +23,7 @@ if wanted layout || wanted pages || wanted browser; then npm_packages web; fi
 # Both read the PDFs that are made.
 if wanted formats || wanted browser; then need pdftotext poppler-utils; fi
 if wanted browser; then need chromium-headless-shell chromium-headless-shell; npm_packages e2e; build_web; fi
-if wanted content || wanted browser; then build_server; fi
+if wanted core || wanted formats || wanted web || wanted content || wanted browser; then build_all; fi
 if wanted web || wanted browser; then PG_EXTRA="-c fsync=off" cluster testpg 54420; fi
 app=
 trap 'kill $app ${STAND_INS:-} 2>/dev/null; stop_cluster' EXIT
@@ -39,7 +49,7 @@ number() { sed -nE "$1" | tail -1 | grep . || echo 0; }
 
 dotnet_suite() {
   local status=0 line
-  dotnet test "$ROOT/tests/$1" -c Release --nologo -v q --logger "console;verbosity=minimal" ${filter:+--filter "FullyQualifiedName~$filter"} >"$log" 2>&1 || status=$?
+  dotnet test "$ROOT/tests/$1" -c Release --no-build --nologo -v q --logger "console;verbosity=minimal" ${filter:+--filter "FullyQualifiedName~$filter"} >"$log" 2>&1 || status=$?
   line=$(grep -E 'Failed: +[0-9]+, Passed: +[0-9]+' "$log" | tail -1 || true)
   [ "$status" = 0 ] || grep -vE '^\s*$' "$log" | tail -80
   count "$1" "$(number 's/.*Passed: +([0-9]+).*/\1/p' <<<"$line")" "$(number 's/.*Failed: +([0-9]+).*/\1/p' <<<"$line")" "$status"
@@ -62,7 +72,7 @@ page_checks() {
 # The demo's school in a database that is only copied: made once for the same code, texts and day.
 demo() {
   [ "$(sql "select 1 from pg_database where datname = 'deepcurrent_demo'")" = 1 ] || rm -f "$ROOT/.data/stamps/demo"
-  unless_same demo "$(date +%F) $(fingerprint src content)" demo_now
+  unless_same demo "$(date +%F) $(fingerprint src content languages)" demo_now
 }
 demo_now() {
   local port

@@ -19,7 +19,8 @@ import { Slider } from '../ui/Slider';
 import { Spread } from '../ui/Spread';
 import { ColumnsMenu, DataTableView, TableFoot } from '../ui/table/DataTableView';
 import { useDataTable, usePicks, type Column } from '../ui/table/useDataTable';
-import { DateField, NumberField, PasswordField, SearchField, TextArea, TextField } from '../ui/TextField';
+import { DateField } from '../ui/DateField';
+import { NumberField, PasswordField, SearchField, TextArea, TextField } from '../ui/TextField';
 import { Toasts } from '../ui/Toasts';
 import { TideMarks } from '../ui/TideMarks';
 import { Buoy } from '../ui/Buoy';
@@ -119,7 +120,7 @@ function Fields() {
         <TextField label="Title, wrong" error="Enter a title." value="" set={setText} />
         <TextField label="Title, disabled" disabled value="Fog Signal" set={setText} />
         <NumberField label="Days" value={n} set={setN} unset={() => setN(null)} />
-        <DateField label="Due" defaultValue="2026-12-18" />
+        <DateField label="Due" value="2026-12-18" set={() => undefined} />
         <PasswordField label="Password" defaultValue="low water" />
         <Select
           label="Grade"

@@ -12,6 +12,11 @@ const inLanguage = <T>(make: (language: string) => T) => {
   };
 };
 const day = inLanguage((l) => new Intl.DateTimeFormat(l, { weekday: 'short', day: 'numeric', month: 'short' }));
+const long = inLanguage(
+  (l) => new Intl.DateTimeFormat(l, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' }),
+);
+const month = inLanguage((l) => new Intl.DateTimeFormat(l, { month: 'long', year: 'numeric' }));
+const weekday = inLanguage((l) => new Intl.DateTimeFormat(l, { weekday: 'short' }));
 const short = inLanguage((l) => new Intl.DateTimeFormat(l, { day: 'numeric', month: 'short' }));
 const hours = inLanguage((l) => new Intl.DateTimeFormat(l, { hour: '2-digit', minute: '2-digit' }));
 const whole = inLanguage((l) => new Intl.NumberFormat(l, { maximumFractionDigits: 0 }));
@@ -23,6 +28,12 @@ const share = inLanguage((l) => new Intl.NumberFormat(l, { style: 'percent', max
 const date = (iso: string) => new Date(iso.length === 10 ? `${iso}T12:00:00` : iso);
 /** Tue 24 Nov */
 export const dayOf = (iso: string) => day().format(date(iso)).replace(',', '');
+/** Tue 24 Nov 2026 */
+export const longDay = (iso: string) => long().format(date(iso)).replace(',', '');
+/** November 2026 */
+export const monthOf = (iso: string) => month().format(date(iso));
+/** Mon to Sun; 1 January 2024 was a Monday. */
+export const weekdays = () => Array.from({ length: 7 }, (_, i) => weekday().format(new Date(2024, 0, 1 + i, 12)));
 /** Today on this device, as the API writes days. */
 export const today = () => new Date().toLocaleDateString('sv');
 export const shortDay = (iso: string) => short().format(date(iso));

@@ -36,6 +36,8 @@ export function Dialog({
         <Radix.Overlay className="bg-ink/35 fixed inset-0 z-20" />
         <Radix.Content
           aria-describedby={undefined}
+          // What is sent in a window is the window's own, also where it was opened within a form.
+          onSubmit={(e) => e.stopPropagation()}
           onCloseAutoFocus={(e) => {
             e.preventDefault();
             if (from instanceof HTMLElement && from.isConnected) from.focus();

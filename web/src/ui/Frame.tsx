@@ -2,6 +2,7 @@ import { cx } from 'class-variance-authority';
 import type { ComponentProps, ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { Mark } from './Mark';
+import { t } from '../shared/words';
 import { PageTitle } from './PageTitle';
 
 /** The product's name with its mark. */
@@ -47,8 +48,26 @@ export const Frame = ({ children }: { children: ReactNode }) => (
       'max-lg:overflow-visible',
     )}
   >
+    <SkipLink />
     {children}
   </div>
+);
+
+/** By keys, past the masthead and the places to what the page is about. */
+const SkipLink = () => (
+  <a
+    href="#title"
+    className={cx(
+      'border-ink bg-paper fixed top-2 left-2 z-30 rounded-md border px-3 py-1.5 font-semibold',
+      'not-focus:sr-only',
+    )}
+    onClick={(e) => {
+      e.preventDefault();
+      document.getElementById('title')?.focus();
+    }}
+  >
+    {t('Skip to content')}
+  </a>
 );
 
 export const Masthead = ({ children }: { children: ReactNode }) => (

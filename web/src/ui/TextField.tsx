@@ -3,7 +3,8 @@ import { cva, cx } from 'class-variance-authority';
 import { useState, type ComponentProps } from 'react';
 import { Field, type FieldProps, type Tied } from './Field';
 
-const box = cva(
+/** A field's frame. */
+export const textBox = cva(
   'w-full rounded-md border border-soft bg-paper disabled:border-line disabled:text-soft ' +
     'aria-invalid:border-2 aria-invalid:border-overlay',
   {
@@ -25,7 +26,7 @@ function Text({ label, hint, error, bare, inline, className, size, boxClass, set
         <input
           {...input}
           {...tied}
-          className={cx(box({ size }), boxClass)}
+          className={cx(textBox({ size }), boxClass)}
           onChange={set ? (e) => set(e.target.value) : input.onChange}
         />
       )}
@@ -37,9 +38,6 @@ function Text({ label, hint, error, bare, inline, className, size, boxClass, set
 export const TextField = (props: Own & Input) => <Text type="text" {...props} />;
 
 export const PasswordField = (props: Own & Input) => <Text {...props} type="password" />;
-
-/** A day, as the browser lets one choose it. */
-export const DateField = (props: Own & Input) => <Text {...props} type="date" />;
 
 type NumberProps = Omit<Own, 'set'> &
   Omit<Input, 'value'> & {
@@ -79,7 +77,7 @@ export function SearchField({ label, boxClass, set, className, ...input }: Omit<
             {...input}
             {...tied}
             type="search"
-            className={cx(box({ size: 'md' }), 'pl-8', boxClass)}
+            className={cx(textBox({ size: 'md' }), 'pl-8', boxClass)}
             onChange={set ? (e) => set(e.target.value) : input.onChange}
           />
         </>

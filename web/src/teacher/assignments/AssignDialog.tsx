@@ -14,7 +14,8 @@ import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { ErrorText, FieldRow } from '../../ui/Field';
 import { Form } from '../../ui/Page';
 import { Select } from '../../ui/Select';
-import { DateField, TextField } from '../../ui/TextField';
+import { DateField } from '../../ui/DateField';
+import { TextField } from '../../ui/TextField';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 const inDays = (from: string, n: number) => {
@@ -106,8 +107,13 @@ export function AssignDialog({
         }),
       );
       const only = wanted.length === 1 ? texts.find((x) => x.id === wanted[0]?.textId) : undefined;
-      const what = only?.title ?? t('{{count}} texts', { count: wanted.length });
-      said(`${what}: ${t('Assigned to {{count}} readers', { count: people })}`, made.changeId);
+      const to = { count: people };
+      said(
+        only
+          ? t('Assigned “{{title}}” to {{count}} readers', { ...to, title: only.title })
+          : t('Assigned {{n}} texts to {{count}} readers', { ...to, n: wanted.length }),
+        made.changeId,
+      );
       tray.empty();
       close();
       await changed('work');

@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button';
 import { FieldRow } from '../../ui/Field';
 import { Row } from '../../ui/Page';
 import { Select } from '../../ui/Select';
-import { DateField } from '../../ui/TextField';
+import { DateField } from '../../ui/DateField';
 import type { Choices } from './checkQueries';
 import type { Form } from './plan';
 

@@ -10,7 +10,8 @@ import { Radios } from '../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { FieldRow, FieldSet } from '../../ui/Field';
 import { Form } from '../../ui/Page';
-import { DateField, TextField } from '../../ui/TextField';
+import { DateField } from '../../ui/DateField';
+import { TextField } from '../../ui/TextField';
 
 /** The level a teacher has set, with the estimate that goes on beneath. */
 export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boolean; end: () => void }) {

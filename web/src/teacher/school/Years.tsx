@@ -17,7 +17,8 @@ import { ErrorText, FieldRow } from '../../ui/Field';
 import { Card, PageHead, Row, ScrollPage } from '../../ui/Page';
 import { Segments } from '../../ui/Segments';
 import { Show } from '../../ui/Show';
-import { DateField, TextField } from '../../ui/TextField';
+import { DateField } from '../../ui/DateField';
+import { TextField } from '../../ui/TextField';
 
 type Head = Api<'YearHead'>;
 type Form = {

@@ -18,7 +18,8 @@ import { FieldRow } from '../../../ui/Field';
 import { Card, Cards, PageHead, Row, ScrollPage } from '../../../ui/Page';
 import { Select } from '../../../ui/Select';
 import { Show } from '../../../ui/Show';
-import { DateField, TextField } from '../../../ui/TextField';
+import { DateField } from '../../../ui/DateField';
+import { TextField } from '../../../ui/TextField';
 
 /** The class itself: its name and dates, its code, who teaches it, and its end. */
 export default function ClassPage() {
