@@ -94,9 +94,13 @@ test('a teacher signs in, picks readers and a text up, assigns it and undoes tha
   await tabTo(page, dialog.getByRole('button', { name: /^Assign / }));
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Assigned /).first()).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+  // Messages say which keys lead to them.
+  await expect(page.getByRole('region', { name: 'Notifications alt+T' })).toBeAttached();
+  await page.keyboard.press('Alt+t');
   await tabTo(page, page.getByRole('button', { name: 'Undo' }).first());
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^Undone/).first()).toBeVisible();
+  await expect(page.getByText(/^(Undone|Took back|Taken back)/).first()).toBeVisible();
 });
 
 test('what is read out of a reader’s way in and of their page is what is there', async ({ page }) => {

@@ -40,7 +40,9 @@ export function Dialog({
           onSubmit={(e) => e.stopPropagation()}
           onCloseAutoFocus={(e) => {
             e.preventDefault();
+            // Where what it came from is gone, the page's title is where to go on from.
             if (from instanceof HTMLElement && from.isConnected) from.focus();
+            else document.getElementById('title')?.focus();
           }}
           className={cx(
             'fixed top-1/2 left-1/2 z-21 flex max-h-[calc(100vh-32px)] -translate-1/2 flex-col overflow-auto',
