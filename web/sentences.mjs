@@ -84,6 +84,13 @@ const faults = [
   ...[...known].filter((key) => !all.includes(key)).map((key) => `“${key}” is said by no page`),
 ];
 
+// One of something is not many: "1 readers" is as much a fault as a sentence that is missing.
+const many = /\{\{count\}\} (?:\p{L}+ )?\p{L}*[^\Ws]s(?!\p{L})/u;
+for (const part of Object.values(catalogue))
+  for (const [key, one] of Object.entries(part))
+    if (key.endsWith('_one') && many.test(one) && one === part[key.replace(/_one$/, '_other')])
+      faults.push(`“${key}” speaks of many`);
+
 // What readers and guardians can meet is there in every language.
 const theirs = (place) => /^src\/(reader|guardian|shared|ui)\//.test(place);
 const needed = [...said].filter(([, places]) => places.some(theirs)).map(([sentence]) => sentence);

@@ -1,21 +1,88 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
-import { api, ok } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { ticketWords } from '../../shared/ticketStates';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Button } from '../../ui/Button';
 import { ListPage, Notice, PageHead } from '../../ui/Page';
 import { Show } from '../../ui/Show';
-import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
+import { DataList } from '../../ui/table/DataList';
+import type { Column } from '../../ui/table/useDataTable';
+
+type Row = Api<'AssignmentView'>['tickets'][number];
+
+const columnsFor = (classId: string, called: ReturnType<typeof calledIn>): Column<Row>[] => [
+  {
+    key: 'reader',
+    name: phrase('Reader'),
+    by: (k) => `${k.givenName} ${k.familyName}`,
+    show: (k) => `${k.givenName} ${k.familyName}`,
+  },
+  { key: 'state', name: phrase('State'), by: (k) => t(ticketWords[k.state]), show: (k) => t(ticketWords[k.state]) },
+  {
+    key: 'version',
+    name: phrase('Version'),
+    num: true,
+    by: (k) => k.versionDepth,
+    show: (k) => t('{{n}} fm', { n: fm(k.versionDepth) }),
+  },
+  { key: 'fit', name: phrase('Fit'), num: true, by: (k) => k.forecast, show: (k) => percent(k.forecast) },
+  {
+    key: 'page',
+    name: phrase('Page'),
+    num: true,
+    by: (k) => (k.openedAt ? k.page : -1),
+    show: (k) => (k.openedAt ? t('{{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages }) : '–'),
+  },
+  { key: 'time', name: phrase('Active time'), num: true, by: (k) => k.seconds, show: (k) => minutes(k.seconds) },
+  {
+    key: 'in',
+    name: phrase('Handed in'),
+    by: (k) => k.handedInAt ?? '',
+    show: (k) => (k.handedInAt ? `${dayOf(k.handedInAt)} ${timeOf(k.handedInAt)}` : '–'),
+  },
+  {
+    key: 'score',
+    name: phrase('First try'),
+    num: true,
+    by: (k) => k.score ?? -1,
+    show: (k) => (k.score == null ? '–' : percent(k.score)),
+  },
+  {
+    key: 'after',
+    name: phrase('Level after'),
+    num: true,
+    by: (k) => k.afterMean ?? -1,
+    show: (k) =>
+      k.afterMean == null || k.beforeMean == null ? '–' : `${fm(k.afterMean)} (${signed(k.afterMean - k.beforeMean)})`,
+  },
+  {
+    key: 'do',
+    name: phrase('Answers'),
+    fixed: true,
+    show: (k) => (
+      <Button asChild size="sm">
+        <Link
+          to={`/class/${classId}/tickets/${k.id}`}
+          aria-label={t('Answers of {{name}}', { name: called(k.readerId, k.givenName) })}
+        >
+          {t('Answers')}
+        </Link>
+      </Button>
+    ),
+  },
+];
 
 /** One assignment: each reader's ticket, its state and its result. The states change as readers work. */
 export default function Assignment() {
   const { data } = useOutletContext<Place>();
-  const called = calledIn(data);
+  const called = useMemo(() => calledIn(data), [data]);
+  const columns = useMemo(() => columnsFor(data.id, called), [data.id, called]);
   const { assignmentId = '' } = useParams();
   const one = useQuery({
     queryKey: keys.assignment(assignmentId),
@@ -37,57 +104,15 @@ export default function Assignment() {
               <Link to={`/class/${data.id}/texts/${a.textId}`}>{t('See text history')}</Link>
             </Notice>
           )}
-          <TableScroll label={t('Readers')}>
-            <TableHead>
-              <tr>
-                <Th>{t('Reader')}</Th>
-                <Th>{t('State')}</Th>
-                <Th num>{t('Version')}</Th>
-                <Th num>{t('Fit')}</Th>
-                <Th num>{t('Page')}</Th>
-                <Th num>{t('Active time')}</Th>
-                <Th>{t('Handed in')}</Th>
-                <Th num>{t('First try')}</Th>
-                <Th num>{t('Level after')}</Th>
-                <Th>
-                  <span className="sr-only">{t('Open')}</span>
-                </Th>
-              </tr>
-            </TableHead>
-            <TableBody>
-              {tickets.map((k) => (
-                <tr key={k.id}>
-                  <Th scope="row">
-                    {k.givenName} {k.familyName}
-                  </Th>
-                  <Td>{t(ticketWords[k.state])}</Td>
-                  <Td num>{fm(k.versionDepth)} fm</Td>
-                  <Td num>{percent(k.forecast)}</Td>
-                  <Td num>
-                    {k.openedAt ? t('{{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages }) : '–'}
-                  </Td>
-                  <Td num>{minutes(k.seconds)}</Td>
-                  <Td>{k.handedInAt ? `${dayOf(k.handedInAt)} ${timeOf(k.handedInAt)}` : '–'}</Td>
-                  <Td num>{k.score == null ? '–' : percent(k.score)}</Td>
-                  <Td num>
-                    {k.afterMean == null || k.beforeMean == null
-                      ? '–'
-                      : `${fm(k.afterMean)} (${signed(k.afterMean - k.beforeMean)})`}
-                  </Td>
-                  <Td>
-                    <Button asChild size="sm">
-                      <Link
-                        to={`/class/${data.id}/tickets/${k.id}`}
-                        aria-label={t('Answers of {{name}}', { name: called(k.readerId, k.givenName) })}
-                      >
-                        {t('Answers')}
-                      </Link>
-                    </Button>
-                  </Td>
-                </tr>
-              ))}
-            </TableBody>
-          </TableScroll>
+          <DataList
+            list="assignment"
+            label={t('Readers')}
+            columns={columns}
+            rows={tickets}
+            id={(k) => k.id}
+            name={(k) => called(k.readerId, k.givenName)}
+            counted={(_, count) => t('{{count}} readers', { count })}
+          />
         </ListPage>
       )}
     </Show>

@@ -3,13 +3,50 @@ import { Link, useOutletContext } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, percent } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { AssignmentTabs } from '../checks/Checks';
 import type { Place } from '../frame/Frame';
 import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
-import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
+import { DataList } from '../../ui/table/DataList';
+import type { Column } from '../../ui/table/useDataTable';
+
+type Row = Api<'AssignmentRow'>;
+
+const columns: Column<Row>[] = [
+  {
+    key: 'text',
+    name: phrase('Text'),
+    by: (a) => a.title,
+    show: (a) => a.title,
+    beside: (a) =>
+      a.correctedAt && (
+        <small className="text-soft"> {t('edited since, {{day}}', { day: dayOf(a.correctedAt) })}</small>
+      ),
+  },
+  {
+    key: 'given',
+    name: phrase('Given'),
+    by: (a) => a.assignedAt,
+    show: (a) => (a.chosen ? t('chosen by readers, last {{day}}', { day: dayOf(a.assignedAt) }) : dayOf(a.assignedAt)),
+  },
+  { key: 'due', name: phrase('Due'), by: (a) => a.dueOn ?? '', show: (a) => (a.dueOn ? dayOf(a.dueOn) : '–') },
+  { key: 'readers', name: phrase('Readers'), num: true, by: (a) => a.tickets, show: (a) => a.tickets },
+  {
+    key: 'states',
+    name: phrase('Not opened · under way · handed in'),
+    by: (a) => -a.waiting,
+    show: (a) => <States a={a} />,
+  },
+  {
+    key: 'score',
+    name: phrase('First try'),
+    num: true,
+    by: (a) => a.meanScore ?? -1,
+    show: (a) => (a.meanScore == null ? '–' : percent(a.meanScore)),
+  },
+];
 
 /** Everything given to the class, latest first, and how far it is. */
 export default function Assignments() {
@@ -33,44 +70,17 @@ export default function Assignments() {
               </Button>
             </Empty>
           ) : (
-            <TableScroll label={t('Assignments')}>
-              <TableHead>
-                <tr>
-                  <Th>{t('Text')}</Th>
-                  <Th>{t('Given')}</Th>
-                  <Th>{t('Due')}</Th>
-                  <Th num>{t('Readers')}</Th>
-                  <Th>{t('Not opened · under way · handed in')}</Th>
-                  <Th num>{t('First try')}</Th>
-                </tr>
-              </TableHead>
-              <TableBody>
-                {rows.map((a) => (
-                  <tr key={a.id}>
-                    <Th scope="row">
-                      <Link to={`/class/${data.id}/assignments/${a.id}`}>{a.title}</Link>
-                      {a.correctedAt && (
-                        <small className="text-soft">
-                          {' '}
-                          {t('edited since, {{day}}', { day: dayOf(a.correctedAt) })}
-                        </small>
-                      )}
-                    </Th>
-                    <Td>
-                      {a.chosen
-                        ? t('chosen by readers, last {{day}}', { day: dayOf(a.assignedAt) })
-                        : dayOf(a.assignedAt)}
-                    </Td>
-                    <Td>{a.dueOn ? dayOf(a.dueOn) : '–'}</Td>
-                    <Td num>{a.tickets}</Td>
-                    <Td>
-                      <States a={a} />
-                    </Td>
-                    <Td num>{a.meanScore == null ? '–' : percent(a.meanScore)}</Td>
-                  </tr>
-                ))}
-              </TableBody>
-            </TableScroll>
+            <DataList
+              list="assignments"
+              label={t('Assignments')}
+              columns={columns}
+              rows={rows}
+              id={(a) => a.id}
+              name={(a) => a.title}
+              to={(a) => `/class/${data.id}/assignments/${a.id}`}
+              sort={{ key: 'given', down: true }}
+              counted={(_, count) => t('{{count}} assignments', { count })}
+            />
           )
         }
       </Show>
@@ -78,7 +88,7 @@ export default function Assignments() {
   );
 }
 
-function States({ a }: { a: Api<'AssignmentRow'> }) {
+function States({ a }: { a: Row }) {
   const width = 150,
     part = (n: number) => (n / Math.max(1, a.tickets)) * width;
   return (

@@ -7,7 +7,8 @@ import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { SegmentLinks } from '../../ui/Segments';
 import { Empty, Show } from '../../ui/Show';
-import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
+import { DataList } from '../../ui/table/DataList';
+import type { Column } from '../../ui/table/useDataTable';
 
 /** The two views of what readers are given. */
 export function AssignmentTabs({ classId }: { classId: string }) {
@@ -59,7 +60,7 @@ export default function Checks() {
               </Button>
             </Empty>
           ) : (
-            <CheckTable rows={rows} base="" />
+            <CheckTable rows={rows} base={`/class/${data.id}/assignments/checks`} />
           )
         }
       </Show>
@@ -67,38 +68,39 @@ export default function Checks() {
   );
 }
 
+const columns: Column<CheckRow>[] = [
+  { key: 'name', name: phrase('Level check'), by: (k) => say(k.name), show: (k) => say(k.name) },
+  { key: 'title', name: phrase('Readers see'), by: (k) => k.readerTitle, show: (k) => k.readerTitle },
+  {
+    key: 'season',
+    name: phrase('Window'),
+    by: (k) => k.season ?? '',
+    show: (k) => (k.season ? t(seasonWords[k.season]) : ''),
+  },
+  { key: 'when', name: phrase('When'), by: (k) => k.opensOn ?? k.madeAt, show: when },
+  { key: 'by', name: phrase('By'), by: (k) => k.by, show: (k) => k.by },
+  { key: 'readers', name: phrase('Readers'), num: true, by: (k) => k.readers, show: (k) => (k.draft ? '' : k.readers) },
+  { key: 'open', name: phrase('Under way'), num: true, by: (k) => k.open, show: (k) => (k.draft ? '' : k.open) },
+  {
+    key: 'finished',
+    name: phrase('Finished'),
+    num: true,
+    by: (k) => k.finished,
+    show: (k) => (k.draft ? '' : t('{{n}} of {{of}}', { n: k.finished, of: k.readers })),
+  },
+];
+
 /** A list of checks. */
-export function CheckTable({ rows, base }: { rows: CheckRow[]; base: string }) {
-  return (
-    <TableScroll label={t('Level checks')}>
-      <TableHead>
-        <tr>
-          <Th>{t('Level check')}</Th>
-          <Th>{t('Readers see')}</Th>
-          <Th>{t('Window')}</Th>
-          <Th>{t('When')}</Th>
-          <Th>{t('By')}</Th>
-          <Th num>{t('Readers')}</Th>
-          <Th num>{t('Under way')}</Th>
-          <Th num>{t('Finished')}</Th>
-        </tr>
-      </TableHead>
-      <TableBody>
-        {rows.map((k) => (
-          <tr key={k.id}>
-            <Th scope="row">
-              <Link to={`${base}${k.id}${k.draft ? '/change' : ''}`}>{say(k.name)}</Link>
-            </Th>
-            <Td>{k.readerTitle}</Td>
-            <Td>{k.season ? t(seasonWords[k.season]) : ''}</Td>
-            <Td>{when(k)}</Td>
-            <Td>{k.by}</Td>
-            <Td num>{k.draft ? '' : k.readers}</Td>
-            <Td num>{k.draft ? '' : k.open}</Td>
-            <Td num>{k.draft ? '' : t('{{n}} of {{of}}', { n: k.finished, of: k.readers })}</Td>
-          </tr>
-        ))}
-      </TableBody>
-    </TableScroll>
-  );
-}
+export const CheckTable = ({ rows, base }: { rows: CheckRow[]; base: string }) => (
+  <DataList
+    list="checks"
+    label={t('Level checks')}
+    columns={columns}
+    rows={rows}
+    id={(k) => k.id}
+    name={(k) => say(k.name)}
+    to={(k) => `${base}/${k.id}${k.draft ? '/change' : ''}`}
+    sort={{ key: 'when', down: true }}
+    counted={(_, count) => t('{{count}} level checks', { count })}
+  />
+);

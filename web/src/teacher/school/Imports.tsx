@@ -1,6 +1,6 @@
 import { DownloadSimple } from '@phosphor-icons/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, asFile, ok, sentence } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
@@ -11,7 +11,8 @@ import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
-import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
+import { DataList } from '../../ui/table/DataList';
+import type { Column } from '../../ui/table/useDataTable';
 
 type State = Api<'ImportState'>;
 
@@ -25,6 +26,12 @@ const states: Record<State, Phrase> = {
 };
 export const stateWord = (state: State) => t(states[state]);
 export const isBusy = (state: State) => state === 'Waiting' || state === 'Working';
+
+const columns: Column<Api<'ImportsView'>['imports'][number]>[] = [
+  { key: 'file', name: phrase('File'), by: (i) => i.name, show: (i) => i.name },
+  { key: 'when', name: phrase('When'), by: (i) => i.madeAt, show: (i) => `${dayOf(i.madeAt)} ${timeOf(i.madeAt)}` },
+  { key: 'state', name: phrase('State'), by: (i) => stateWord(i.state), show: (i) => stateWord(i.state) },
+];
 
 /** The whole school's roster, in and out, as files or from the district's server. */
 export default function Imports() {
@@ -94,28 +101,17 @@ export default function Imports() {
               </p>
             </Empty>
           ) : (
-            <TableScroll label={t('Roster files')}>
-              <TableHead>
-                <tr>
-                  <Th>{t('File')}</Th>
-                  <Th>{t('When')}</Th>
-                  <Th>{t('State')}</Th>
-                </tr>
-              </TableHead>
-              <TableBody>
-                {v.imports.map((i) => (
-                  <tr key={i.id}>
-                    <Th scope="row">
-                      <Link to={`/school/imports/${i.id}`}>{i.name}</Link>
-                    </Th>
-                    <Td>
-                      {dayOf(i.madeAt)} {timeOf(i.madeAt)}
-                    </Td>
-                    <Td>{stateWord(i.state)}</Td>
-                  </tr>
-                ))}
-              </TableBody>
-            </TableScroll>
+            <DataList
+              list="imports"
+              label={t('Roster files')}
+              columns={columns}
+              rows={v.imports}
+              id={(i) => i.id}
+              name={(i) => i.name}
+              to={(i) => `/school/imports/${i.id}`}
+              sort={{ key: 'when', down: true }}
+              counted={(_, count) => t('{{count}} roster files', { count })}
+            />
           )
         }
       </Show>

@@ -9,7 +9,8 @@ import { ChangesTable } from '../frame/ChangesTable';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Segments } from '../../ui/Segments';
 import { Empty, Show } from '../../ui/Show';
-import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
+import { DataList } from '../../ui/table/DataList';
+import type { Column } from '../../ui/table/useDataTable';
 
 /** What is undone here; the rest is undone in the class it was done in. */
 const fromHere: readonly Api<'ChangeKind'>[] = ['Roster', 'Merged'];
@@ -63,6 +64,15 @@ function Changes() {
   );
 }
 
+const whenOf = (at: string) => `${dayOf(at)} ${timeOf(at)}`;
+const lookColumns: Column<Api<'Look'>>[] = [
+  { key: 'when', name: phrase('When'), by: (l) => l.at, show: (l) => whenOf(l.at) },
+  { key: 'who', name: phrase('Who'), by: (l) => l.by ?? '', show: (l) => l.by ?? '–' },
+  { key: 'action', name: phrase('Action'), by: (l) => t(looks[l.what]), show: (l) => t(looks[l.what]) },
+  { key: 'reader', name: phrase('Reader'), by: (l) => l.reader ?? '', show: (l) => l.reader ?? '–' },
+  { key: 'note', name: phrase('Note'), by: (l) => say(l.note), show: (l) => say(l.note) },
+];
+
 function Looks() {
   const rows = useQuery({ queryKey: keys.school.looks, queryFn: () => ok(api.GET('/school/looks')) });
   return (
@@ -73,30 +83,16 @@ function Looks() {
             <p />
           </Empty>
         ) : (
-          <TableScroll label={t('Viewed, exported, deleted')}>
-            <TableHead>
-              <tr>
-                <Th>{t('When')}</Th>
-                <Th>{t('Who')}</Th>
-                <Th>{t('Action')}</Th>
-                <Th>{t('Reader')}</Th>
-                <Th>{t('Note')}</Th>
-              </tr>
-            </TableHead>
-            <TableBody>
-              {all.map((l, i) => (
-                <tr key={i}>
-                  <Td>
-                    {dayOf(l.at)} {timeOf(l.at)}
-                  </Td>
-                  <Td>{l.by ?? '–'}</Td>
-                  <Td>{t(looks[l.what])}</Td>
-                  <Td>{l.reader ?? '–'}</Td>
-                  <Td>{say(l.note)}</Td>
-                </tr>
-              ))}
-            </TableBody>
-          </TableScroll>
+          <DataList
+            list="looks"
+            label={t('Viewed, exported, deleted')}
+            columns={lookColumns}
+            rows={all}
+            id={(l) => `${l.at} ${l.by ?? ''} ${l.reader ?? ''} ${l.what}`}
+            name={(l) => l.by ?? ''}
+            sort={{ key: 'when', down: true }}
+            counted={(_, n) => t('{{n}} entries', { n })}
+          />
         )
       }
     </Show>
@@ -111,6 +107,13 @@ const doors: Record<Api<'SignInEvent'>, Phrase> = {
   Guessing: phrase('many wrong secrets in this class'),
 };
 
+const doorColumns: Column<Api<'SignInEventRow'>>[] = [
+  { key: 'when', name: phrase('When'), by: (e) => e.at, show: (e) => whenOf(e.at) },
+  { key: 'who', name: phrase('Who'), by: (e) => e.who, show: (e) => e.who || '–' },
+  { key: 'action', name: phrase('Action'), by: (e) => t(doors[e.kind]), show: (e) => t(doors[e.kind]) },
+  { key: 'device', name: phrase('Device'), by: (e) => e.device, show: (e) => e.device },
+];
+
 function Doors() {
   const rows = useQuery({ queryKey: keys.school.signIns, queryFn: () => ok(api.GET('/school/sign-ins')) });
   return (
@@ -121,28 +124,16 @@ function Doors() {
             <p />
           </Empty>
         ) : (
-          <TableScroll label={t('Sign-ins')}>
-            <TableHead>
-              <tr>
-                <Th>{t('When')}</Th>
-                <Th>{t('Who')}</Th>
-                <Th>{t('Action')}</Th>
-                <Th>{t('Device')}</Th>
-              </tr>
-            </TableHead>
-            <TableBody>
-              {all.map((e, i) => (
-                <tr key={i}>
-                  <Td>
-                    {dayOf(e.at)} {timeOf(e.at)}
-                  </Td>
-                  <Td>{e.who || '–'}</Td>
-                  <Td>{t(doors[e.kind])}</Td>
-                  <Td>{e.device}</Td>
-                </tr>
-              ))}
-            </TableBody>
-          </TableScroll>
+          <DataList
+            list="sign-ins"
+            label={t('Sign-ins')}
+            columns={doorColumns}
+            rows={all}
+            id={(e) => `${e.at} ${e.who} ${e.kind} ${e.device}`}
+            name={(e) => e.who}
+            sort={{ key: 'when', down: true }}
+            counted={(_, n) => t('{{n}} entries', { n })}
+          />
         )
       }
     </Show>

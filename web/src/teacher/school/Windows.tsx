@@ -97,7 +97,7 @@ export function SchoolChecks() {
               <p>{t('Give one to whole grades, then see progress here.')}</p>
             </Empty>
           ) : (
-            <CheckTable rows={rows} base="/school/windows/checks/" />
+            <CheckTable rows={rows} base="/school/windows/checks" />
           )
         }
       </Show>
