@@ -64,7 +64,8 @@ export async function toQuestions(page) {
 }
 
 export async function axe(page, what) {
-  // A row half under the tray, or half under the head of its table, is no small target: the tray stands still, lists are at their top.
+  // A row half under the tray, or half under the head of its table, is no small target: the tray stands still, lists
+  // are at their top.
   await page.evaluate(() => {
     const tray = document.querySelector('[aria-label="Tray"]');
     if (tray) tray.style.position = 'static';

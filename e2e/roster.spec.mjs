@@ -3,7 +3,8 @@ import { expect, test } from './world.mjs';
 import { api, axe, choose, classOf, password, paste, place, signIn, teacher, view } from './people.mjs';
 import { zip } from './zip.mjs';
 
-// A roster from nothing to a class that can sign in, and what happens to it in a year. Teo's and the school lead's side; Marit's class is left alone.
+// A roster from nothing to a class that can sign in, and what happens to it in a year. Teo's and the school lead's
+// side; Marit's class is left alone.
 test.describe.configure({ mode: 'serial' });
 
 const room = { code: '' };

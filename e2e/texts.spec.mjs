@@ -1,7 +1,8 @@
 import { expect, test } from './world.mjs';
 import { axe, place, teacher } from './people.mjs';
 
-// The library as a teacher uses it: finding, looking why, bringing and changing. Copies are made, so that the texts that ship stay as they are.
+// The library as a teacher uses it: finding, looking why, bringing and changing. Copies are made, so that the texts
+// that ship stay as they are.
 
 test('a text is found in spite of a slip, by filters, and the search is kept', async ({ page }) => {
   await teacher(page);

@@ -156,7 +156,8 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
     .getByRole('link', { name: new RegExp(text) })
     .first()
     .click();
-  // The link leads into the text or straight to the questions; the reader's first page has cards, too, so the address is asked.
+  // The link leads into the text or straight to the questions; the reader's first page has cards, too, so the address
+  // is asked.
   await again.waitForURL(/\/text\//);
   if (!again.url().endsWith('/quiz')) await toQuestions(again);
   await expect(again.getByText('Question 2 of 7')).toBeVisible();

@@ -48,46 +48,45 @@ export function CheckLine({ plan, choices, depth, locked, change, children }: Pr
     </div>
   );
   return (
-    <div className="relative min-w-0 overflow-x-auto">
-      <div className="relative min-w-max" style={{ minHeight: bottom }}>
-        <Water perMinute={perMinute} height={bottom} />
-        <div className="relative flex">
-          <div className="w-20 flex-none" />
-          {lines.map((line, i) => (
-            <section
-              key={line.knots[0]?.part.part ?? 'none'}
-              className={cx('relative flex-none', one ? 'w-131 max-lg:w-105' : 'w-72')}
-              style={{ height: bottom }}
-              aria-label={lines.length > 1 ? t('Day {{n}}', { n: i + 1 }) : t('Parts')}
-            >
-              <Rope line={line} fixed={plan.form.length > 0} />
-              {lines.length > 1 && (
-                <p className="absolute top-0 left-18 font-semibold">{t('Day {{n}}', { n: i + 1 })}</p>
-              )}
-              {line.knots.map((k) => (
-                <PartCard
-                  key={k.part.part}
-                  knot={k}
-                  plan={plan}
-                  wide={one}
-                  locked={locked}
-                  out={() => put(k.part.part, false)}
-                  edit={() => setOpen(k.part)}
-                />
-              ))}
-              <p className="absolute left-18 font-serif text-xl font-semibold" style={{ top: line.bottom + 8 }}>
-                {t('about {{n}} min', { n: Math.round(line.minutes) })}
-              </p>
-            </section>
-          ))}
-          {one && (
-            <div className="w-88 flex-none pr-4 pb-4" style={{ paddingTop: lineTop }}>
-              {beside}
-            </div>
-          )}
+    <div className={cx(one && 'lg:grid lg:grid-cols-[max-content_minmax(0,1fr)]')}>
+      <div className="relative min-w-0 overflow-x-auto">
+        <div className="relative min-w-max" style={{ minHeight: bottom }}>
+          <Water perMinute={perMinute} height={bottom} />
+          <div className="relative flex">
+            <div className="w-20 flex-none" />
+            {lines.map((line, i) => (
+              <section
+                key={line.knots[0]?.part.part ?? 'none'}
+                className={cx('relative flex-none', one ? 'w-131 max-lg:w-105' : 'w-72')}
+                style={{ height: bottom }}
+                aria-label={lines.length > 1 ? t('Day {{n}}', { n: i + 1 }) : t('Parts')}
+              >
+                <Rope line={line} fixed={plan.form.length > 0} />
+                {lines.length > 1 && (
+                  <p className="absolute top-0 left-18 font-semibold">{t('Day {{n}}', { n: i + 1 })}</p>
+                )}
+                {line.knots.map((k) => (
+                  <PartCard
+                    key={k.part.part}
+                    knot={k}
+                    plan={plan}
+                    wide={one}
+                    locked={locked}
+                    out={() => put(k.part.part, false)}
+                    edit={() => setOpen(k.part)}
+                  />
+                ))}
+                <p className="absolute left-18 font-serif text-xl font-semibold" style={{ top: line.bottom + 8 }}>
+                  {t('about {{n}} min', { n: Math.round(line.minutes) })}
+                </p>
+              </section>
+            ))}
+          </div>
         </div>
       </div>
-      {!one && <div className="bg-depth-3 border-ink border-t px-4 py-3">{beside}</div>}
+      <div className={cx('bg-depth-3 border-ink px-4 py-4', one ? 'max-lg:border-t lg:border-l' : 'border-t')}>
+        {beside}
+      </div>
       {open && (
         <PartWindow
           part={open}

@@ -35,7 +35,7 @@ const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefine
     beside: (x) => (
       <>
         <span className="text-soft font-normal"> {whose(x)}</span>
-        <p className="text-soft max-w-62 truncate text-sm font-normal" title={x.blurb}>
+        <p className="text-soft max-w-56 truncate text-sm font-normal" title={x.blurb}>
           {x.blurb}
         </p>
       </>

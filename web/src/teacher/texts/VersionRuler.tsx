@@ -7,7 +7,7 @@ export type RulerReaders = { depths: readonly number[]; cuts: Cuts };
 
 const top = 70,
   step = 10,
-  width = 300,
+  width = 284,
   edge = 6,
   row = 46,
   plate = 30;
