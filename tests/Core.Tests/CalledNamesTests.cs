@@ -10,7 +10,9 @@ public sealed class CalledNamesTests
 {
     private static string[] Called(params (string Given, string Family)[] readers)
     {
-        var all = readers.Select(r => (Id: ReaderId.New(), r.Given, r.Family)).ToList();
+        // In the order they came: IDs of one millisecond have none of their own.
+        var ids = readers.Select(_ => ReaderId.New()).OrderBy(id => id.Value);
+        var all = readers.Zip(ids, (r, id) => (Id: id, r.Given, r.Family)).ToList();
         var called = CalledNames.Of(all.Select(r => (r.Id, r.Given, r.Family)));
         return [.. all.Select(r => called[r.Id])];
     }

@@ -761,7 +761,7 @@ public sealed class RosterTests(Harness harness)
                 )
             ).Content.ReadAsByteArrayAsync();
             using var one = UglyToad.PdfPig.PdfDocument.Open(some);
-            one.GetPage(1).Text.ShouldContain("Test");
+            one.GetPage(1).Text.ShouldNotContain("Test", Case.Sensitive, "surnames are the lead's choice alone");
             one.GetPage(1).Height.ShouldBe(792, 1);
         }
     }

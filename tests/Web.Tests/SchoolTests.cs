@@ -330,6 +330,42 @@ public sealed class SchoolTests(Harness harness)
         (await lead.Get("/api/school/looks")).AsArray().Select(l => (string)l!["what"]!).ShouldContain("ReaderDeleted");
     }
 
+    [Fact]
+    public async Task Cards_show_surnames_where_the_lead_wants_it_and_tell_two_of_one_name_apart_where_not()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var room = await harness.Room(lead, 0);
+        foreach (var family in new[] { "Rivas", "Sato" })
+            await lead.Posted(
+                $"/api/classes/{room.Id}/readers",
+                new
+                {
+                    givenName = "Mina",
+                    familyName = family,
+                    grade = 4,
+                    level = 30,
+                }
+            );
+        async Task<string> Cards()
+        {
+            var path = $"/api/classes/{room.Id}/print/Cards.pdf";
+            var bytes = await (await lead.Send(HttpMethod.Get, path)).Content.ReadAsByteArrayAsync();
+            using var pdf = UglyToad.PdfPig.PdfDocument.Open(bytes);
+            return string.Join(' ', pdf.GetPage(1).GetWords().Select(w => w.Text));
+        }
+        var without = await Cards();
+        without.ShouldContain("Mina R.");
+        without.ShouldContain("Mina S.");
+        without.ShouldNotContain("Rivas", Case.Sensitive);
+        var tiles = (await new Person(harness).Get($"/api/session/class/{room.Code}"))["tiles"]!.AsArray();
+        tiles.Select(t => (string)t!["name"]!).ShouldBe(["Mina R.", "Mina S."]);
+
+        var school = (await lead.Get("/api/school")).AsObject();
+        school["surnamesOnCards"] = true;
+        (await lead.Put("/api/school", school)).EnsureSuccessStatusCode();
+        (await Cards()).ShouldContain("Rivas", Case.Sensitive);
+    }
+
     /// <summary>The tables that still hold a word, packed steps included.</summary>
     private async Task<List<string>> Everywhere(string word)
     {

@@ -3,7 +3,7 @@ using SkiaSharp;
 namespace DeepCurrent.Formats.Print;
 
 /// <summary>What is printed for one reader to sign in with.</summary>
-/// <param name="Surname">Empty unless the teacher wants it on the card.</param>
+/// <param name="Surname">Empty unless the school wants it on the card.</param>
 /// <param name="Pictures">The picture secret; empty for a code or password.</param>
 /// <param name="Secret">The code or password; empty for pictures.</param>
 /// <param name="Link">Leads to the reader's name tile; holds no secret.</param>

@@ -22,13 +22,11 @@ public static class PrintEndpoints
     }
 
     /// <param name="readers">Ids of some readers, with commas between; all of the class where it is left out.</param>
-    /// <param name="surnames">Show surnames, where the asker wants what the school usually does not.</param>
     private static async Task<IResult> OfClass(
         ClassId classId,
         PrintForm form,
         string? readers,
         string? paper,
-        bool? surnames,
         Desk desk,
         MemberStore members,
         RosterStore rosters,
@@ -43,15 +41,13 @@ public static class PrintEndpoints
             && !(form is PrintForm.Cards && wanted?.Count == 1 && desk.MayPrintOne(place.Part, place.AssistantsPrint))
         )
             throw Refused.NotFound();
-        var ids = (await members.Of(classId))
-            .Where(m => m.Until is null && (wanted is null || wanted.Contains(m.Id)))
-            .Select(m => m.Id)
-            .ToList();
+        var here = (await members.Of(classId)).Where(m => m.Until is null).ToList();
+        var ids = here.Select(m => m.Id).Where(id => wanted is null || wanted.Contains(id)).ToList();
         var found = (await rosters.Readers(ids, place.SchoolId)).ToDictionary(r => r.Id);
         return await room.Print(
             form,
             paper,
-            surnames,
+            CalledNames.Of(here.Select(m => (m.Id, m.GivenName, m.FamilyName))),
             [.. ids.Select(id => (place.Name, place.Code, found[id]))],
             $"{place.Name} {form.ToString().ToLowerInvariant()}"
         );
@@ -62,7 +58,6 @@ public static class PrintEndpoints
         PrintForm form,
         string? classes,
         string? paper,
-        bool? surnames,
         Desk desk,
         RosterStore rosters,
         PrintRoom room
@@ -83,11 +78,15 @@ public static class PrintEndpoints
             .Select(e => (Class: state.Classes[e.ClassId], Reader: state.Readers[e.ReaderId]))
             .OrderByName(x => x.Class.Name)
             .ThenByName(x => x.Reader.GivenName)
-            .DistinctBy(x => x.Reader.Id);
+            .DistinctBy(x => x.Reader.Id)
+            .ToList();
+        var called = all.GroupBy(x => x.Class.Id)
+            .SelectMany(g => CalledNames.Of(g.Select(x => (x.Reader.Id, x.Reader.GivenName, x.Reader.FamilyName))))
+            .ToDictionary();
         return await room.Print(
             form,
             paper,
-            surnames,
+            called,
             [.. all.Select(x => (x.Class.Name, x.Class.Code, x.Reader))],
             $"{school.Name} {form.ToString().ToLowerInvariant()}"
         );
@@ -123,7 +122,7 @@ public sealed class PrintRoom(
     public async Task<IResult> Print(
         PrintForm form,
         string? paper,
-        bool? surnames,
+        IReadOnlyDictionary<ReaderId, string> called,
         IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers,
         string name
     )
@@ -139,7 +138,7 @@ public sealed class PrintRoom(
             readers.Select(r =>
                 (
                     new PrintedClass(school.Name, r.Class, r.Code, $"{address}/read"),
-                    Reader(r.Reader, r.Code, address, surnames ?? school.SurnamesOnCards)
+                    Reader(r.Reader, called[r.Reader.Id], r.Code, address, school.SurnamesOnCards)
                 )
             );
         switch (form)
@@ -212,11 +211,12 @@ public sealed class PrintRoom(
     /// <summary>Where the application is, as the asker reached it.</summary>
     public static string Address(HttpContext http) => $"{http.Request.Scheme}://{http.Request.Host}";
 
-    private PrintedReader Reader(RosterReader r, string code, string address, bool surnames)
+    private PrintedReader Reader(RosterReader r, string called, string code, string address, bool surnames)
     {
         var secret = secrets.Open(r.Secret);
         return new(
-            r.GivenName,
+            // Whoever shows surnames tells two of one name apart by them.
+            surnames ? r.GivenName : called,
             surnames ? r.FamilyName : "",
             r.UserName,
             r.SecretKind == SecretKind.Pictures ? secret.Split(' ') : [],

@@ -3494,7 +3494,6 @@ export interface paths {
         query?: {
           readers?: string;
           paper?: string;
-          surnames?: boolean;
         };
         header?: never;
         path: {
@@ -3536,7 +3535,6 @@ export interface paths {
         query?: {
           classes?: string;
           paper?: string;
-          surnames?: boolean;
         };
         header?: never;
         path: {
