@@ -44,13 +44,13 @@ await desk.getByText('Why does Mrs. Dunmore wait before she turns the handle?').
 await shot(desk, 'text');
 await desk.getByRole('button', { name: 'More' }).click();
 await desk.getByRole('menuitem', { name: 'Duplicate' }).click();
-await desk.getByRole('heading', { name: /^Change/ }).waitFor();
+await desk.getByRole('heading', { name: /^Edit/ }).waitFor();
 await desk.goto(desk.url().replace(/change$/, 'quiz'));
 await desk.getByRole('button', { name: /^2 Why does Mrs. Dunmore wait/ }).click();
 await desk.getByLabel('Choice A', { exact: true }).fill('all of these');
 await desk
   .getByRole('status', { name: 'Remarks' })
-  .getByText(/no choice of its own/)
+  .getByText(/not a choice of its own/)
   .waitFor();
 await shot(desk, 'quiz-editor');
 await desk.evaluate(() =>
