@@ -77,11 +77,11 @@ test('five readers and the text are picked up and assigned after a preview; undo
   const dialog = page.getByRole('dialog');
   await toAll(dialog);
   await expect(dialog.getByText(`${text} appears for 5 of 5 readers at once`)).toBeVisible();
-  await dialog.getByLabel('Due on').fill('2001-01-01');
+  await dialog.getByRole('textbox', { name: 'Due on' }).fill('2001-01-01');
   await dialog.getByRole('button', { name: 'Assign to 5 readers' }).click();
   await expect(dialog.getByText('This day has passed. Choose today or a later day.').first()).toBeVisible();
   const soon = new Date(Date.now() + 4 * 864e5).toISOString().slice(0, 10);
-  await dialog.getByLabel('Due on').fill(soon);
+  await dialog.getByRole('textbox', { name: 'Due on' }).fill(soon);
   await dialog.getByRole('button', { name: 'Assign to 5 readers' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Taken back from 5 readers. What was handed in is kept.')).toBeVisible();

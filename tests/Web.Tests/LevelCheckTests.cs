@@ -211,6 +211,7 @@ public sealed class LevelCheckTests(Harness harness)
             .ToList();
         pieces.Count.ShouldBe(3, "words, meanings and passages speak of the level; a maze passage does not");
         pieces.ShouldContain(p => p!["note"]!.Said().Contains("15 of 15"));
+        pieces.ShouldAllBe(p => p!["note"]!.Said().StartsWith("Level check "), "each says which check it is of");
         var marks = (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}"))["marks"]!
             .AsArray()
             .Where(m => (string)m!["what"]! == "LevelCheck")

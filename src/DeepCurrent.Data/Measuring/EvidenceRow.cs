@@ -50,7 +50,13 @@ public sealed record EvidenceRow
     public Message Note { get; init; } = Message.Nothing;
 
     /// <summary>The level check this comes from: its evidence is noted as "check: what".</summary>
-    public Message NotedCheck => Message.Verbatim(Note.Values is [{ Text: { } check }, ..] ? check : "");
+    public Message NotedCheck =>
+        Note.Values switch
+        {
+            [{ Message: { } check }, ..] => check,
+            [{ Text: { } typed }, ..] => Message.Verbatim(typed),
+            _ => Message.Nothing,
+        };
 
     /// <summary>What of the level check this is: a passage, the maze, word meaning.</summary>
     public Message NotedPart =>
