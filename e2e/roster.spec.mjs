@@ -532,7 +532,7 @@ test('lists of the school show the columns that are wanted, and rows are picked 
   await page.keyboard.press('Space');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Shift+Space');
-  await expect(page.getByText('2 in tray')).toBeVisible();
+  await expect(page.getByText('2 selected')).toBeVisible();
   const sheet = await page.request.get(
     await page.getByRole('link', { name: 'Sign-ins of 2 classes' }).getAttribute('href'),
   );
