@@ -35,7 +35,7 @@ const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefine
     beside: (x) => (
       <>
         <span className="text-soft font-normal"> {whose(x)}</span>
-        <p className="text-soft max-w-56 truncate text-sm font-normal" title={x.blurb}>
+        <p className="text-soft max-w-52 truncate text-sm font-normal" title={x.blurb}>
           {x.blurb}
         </p>
       </>
@@ -104,7 +104,7 @@ export default function Texts() {
   const picked = useMemo(() => (trayKey ? trayKey.split(' ') : null), [trayKey]);
   const found = useLibrary(data.id, inTray, ask.text);
   const first = found.data?.pages[0];
-  const fits = picked ? phrase('Fit for tray readers') : phrase('Fit for class');
+  const fits = picked ? phrase('Fit for tray') : phrase('Fit for class');
   const columns = useMemo(() => {
     const those = picked ? data.readers.filter((r) => picked.includes(r.id)) : data.readers;
     const readers = { depths: those.map((r) => r.depth), cuts: { zoneLow: data.zoneLow, zoneHigh: data.zoneHigh } };

@@ -41,7 +41,7 @@ export function Tray({ data }: { data: ClassData }) {
       )}
       aria-label={t('Tray')}
     >
-      <div className="grid w-24 flex-none content-between px-3.5 py-2">
+      <div className="grid w-29 flex-none content-between px-3.5 py-2">
         <h2 className="text-base">{t('Tray')}</h2>
         <Button look="plain" size="sm" className="-ml-2.5" onClick={tray.empty}>
           <ArrowCounterClockwise size={16} aria-hidden />
