@@ -2,7 +2,7 @@
 // DEEPCURRENT_URL names a running demo. The checker wants a Java runtime; without one its row says so. What is wrong goes to standard error.
 import { execFile, spawnSync } from 'node:child_process';
 import { createRequire } from 'node:module';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { promisify } from 'node:util';
@@ -14,7 +14,9 @@ const base = process.env.DEEPCURRENT_URL ?? 'http://127.0.0.1:8350';
 const require = createRequire(import.meta.url);
 const folder = mkdtempSync(join(tmpdir(), 'deep-current-formats-'));
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium-headless-shell',
+  executablePath: existsSync('/usr/bin/chromium-headless-shell')
+    ? '/usr/bin/chromium-headless-shell'
+    : '/usr/bin/chromium',
   args: ['--headless', '--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ baseURL: base });

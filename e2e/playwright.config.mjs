@@ -1,4 +1,7 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+
+const light = '/usr/bin/chromium-headless-shell';
 
 export default defineConfig({
   testDir: '.',
@@ -15,8 +18,9 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium-headless-shell',
+      executablePath: existsSync(light) ? light : '/usr/bin/chromium',
       args: [
+        '--headless',
         '--no-sandbox',
         '--disable-gpu',
         '--disable-quic',

@@ -3,7 +3,7 @@ mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
 npm_packages bench
-need chromium-headless-shell chromium-headless-shell
+need_browser
 build_web
 build_server
 dotnet build "$ROOT/bench/DeepCurrent.Bench" -c Release -v q --nologo >"$ROOT/.data/build.log" 2>&1 || fail "the bench did not build, see .data/build.log"

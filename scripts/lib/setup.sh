@@ -21,6 +21,11 @@ need() {
   as_admin env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" >/dev/null || fail "could not install $*"
 }
 
+# The lighter headless browser where it can be had, the whole one where not.
+need_browser() {
+  command -v chromium-headless-shell >/dev/null 2>&1 || (need chromium-headless-shell chromium-headless-shell) || need chromium chromium
+}
+
 ensure_tools() {
   command -v dotnet >/dev/null || fail "the .NET SDK 10 is needed (dotnet on the PATH)"
   need node nodejs npm

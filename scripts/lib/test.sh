@@ -22,7 +22,7 @@ ensure_tools
 if wanted layout || wanted pages || wanted browser; then npm_packages web; fi
 # Both read the PDFs that are made.
 if wanted formats || wanted browser; then need pdftotext poppler-utils; fi
-if wanted browser; then need chromium-headless-shell chromium-headless-shell; npm_packages e2e; build_web; fi
+if wanted browser; then need_browser; npm_packages e2e; build_web; fi
 if wanted core || wanted formats || wanted web || wanted content || wanted browser; then build_all; fi
 if wanted web || wanted browser; then PG_EXTRA="-c fsync=off" cluster testpg 54420; fi
 app=
