@@ -363,7 +363,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         ).ToDictionary(x => x.Id, x => x.Words);
     }
 
-    /// <summary>First attempts of a reader by strand since a time: right and asked. TooFast answers are left
+    /// <summary>First attempts of a reader by strand since a time: right and asked. Answers given too fast are left
     /// out.</summary>
     public async Task<IReadOnlyList<StrandCount>> Strands(ClassId classId, DateTimeOffset since)
     {

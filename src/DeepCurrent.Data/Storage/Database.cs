@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Dapper;
 using DbUp;
+using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Roster;
@@ -39,6 +40,7 @@ public static class Database
         SqlMapper.AddTypeHandler(new MessageHandler());
         SqlMapper.AddTypeHandler(new GatheredHandler<StaffClass>());
         SqlMapper.AddTypeHandler(new GatheredHandler<GuardianName>());
+        SqlMapper.AddTypeHandler(new GatheredHandler<ListedWord>());
         IdHandlers.Add();
         UnitHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection.

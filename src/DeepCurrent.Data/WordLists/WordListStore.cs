@@ -17,7 +17,7 @@ public sealed record WordListRow(
     IReadOnlyList<ListedWord> Words
 );
 
-/// <summary>Word wordLists of a teacher's own, or the school's.</summary>
+/// <summary>Word lists of a teacher's own, or the school's.</summary>
 public sealed class WordListStore(NpgsqlDataSource db)
 {
     private const string RowSql = """
@@ -28,27 +28,20 @@ public sealed class WordListStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<WordListRow>> All(SchoolId schoolId, AdultId adultId)
     {
-        return
-        [
-            .. (await db.All<Flat>(RowSql + " order by d.name, d.id limit 1000", new { schoolId, adultId })).Select(d =>
-                d.Row()
-            ),
-        ];
+        return await db.All<WordListRow>(RowSql + " order by d.name, d.id limit 1000", new { schoolId, adultId });
     }
 
     public async Task<WordListRow?> Find(WordListId id, SchoolId schoolId, AdultId adultId)
     {
-        return (
-            await db.One<Flat>(
-                RowSql + " and d.id = @id",
-                new
-                {
-                    id,
-                    schoolId,
-                    adultId,
-                }
-            )
-        )?.Row();
+        return await db.One<WordListRow>(
+            RowSql + " and d.id = @id",
+            new
+            {
+                id,
+                schoolId,
+                adultId,
+            }
+        );
     }
 
     /// <summary>Makes a word list, or changes it if its revision is still the one the change began from.</summary>
@@ -92,20 +85,5 @@ public sealed class WordListStore(NpgsqlDataSource db)
     public async Task Remove(WordListId id, SchoolId schoolId)
     {
         await db.Run("delete from word_list where id = @id and school_id = @schoolId", new { id, schoolId });
-    }
-
-    private sealed record Flat(
-        WordListId Id,
-        AdultId? OwnerId,
-        string? Owner,
-        string Name,
-        bool Mine,
-        int Revision,
-        DateTimeOffset ChangedAt,
-        string Words
-    )
-    {
-        public WordListRow Row() =>
-            new(Id, OwnerId, Owner, Name, Mine, Revision, ChangedAt, Database.FromJson<List<ListedWord>>(Words));
     }
 }

@@ -25,6 +25,20 @@ export function DateField({ value, set, min, disabled, label, hint, error, bare,
   const [wrong, setWrong] = useState(false);
   const [open, setOpen] = useState(false);
   const box = useRef<HTMLInputElement>(null);
+  const unread = typed !== null && typed.trim() !== '' && !parseDay(typed, now());
+  // A form is not sent with the day from before while what stands here cannot be read.
+  useEffect(() => {
+    const form = box.current?.form;
+    if (!form || !unread) return;
+    const hold = (e: Event) => {
+      e.preventDefault();
+      e.stopPropagation();
+      setWrong(true);
+      box.current?.focus();
+    };
+    form.addEventListener('submit', hold);
+    return () => form.removeEventListener('submit', hold);
+  }, [unread]);
   const choose = (day: string) => {
     set(day);
     setTyped(null);
@@ -56,9 +70,8 @@ export function DateField({ value, set, min, disabled, label, hint, error, bare,
                 else if (day) set(day);
               }}
               onBlur={() => {
-                const none = typed !== null && typed.trim() !== '' && !parseDay(typed, now());
-                setWrong(none);
-                if (!none) setTyped(null);
+                setWrong(unread);
+                if (!unread) setTyped(null);
               }}
               onKeyDown={(e) => {
                 if (e.key === 'ArrowDown' && e.altKey) setOpen(true);

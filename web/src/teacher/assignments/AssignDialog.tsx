@@ -177,7 +177,7 @@ export function AssignDialog({
               {rows.map(({ f, r, text }) => (
                 <tr key={key(text.id, r.id)} className={skip && f.before ? 'text-soft line-through' : undefined}>
                   <Th scope="row">
-                    {r.called} {r.familyName}
+                    {r.givenName} {r.familyName}
                   </Th>
                   {texts.length > 1 && <Td>{text.title}</Td>}
                   <Td num>{fm(r.depth)}</Td>

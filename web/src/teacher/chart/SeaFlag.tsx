@@ -31,7 +31,7 @@ type Props = {
 /** What is read out of a flag. */
 function said(r: ReaderRow) {
   return [
-    `${r.called} ${r.familyName}`,
+    `${r.givenName} ${r.familyName}`,
     `${fm(r.depth)} fm`,
     r.levelSet ? t('set by a teacher') : `${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}`,
     r.sixWeeks != null && `${signed(r.sixWeeks)} ${t('in six weeks')}`,

@@ -37,6 +37,7 @@ function columnsOf(k: Check, data: ClassData | undefined): Column[] {
 /** Where everybody is: each group's lead line, its readers at the part they are in. */
 export function OnTheLine({ k, data }: { k: Check; data: ClassData | undefined }) {
   const columns = columnsOf(k, data);
+  const within: In = { data, called: calledIn(data) };
   const parts = k.plan.parts.map((p) => p.part);
   const at = (s: Sitting) => (begun(s) ? (partNow(s)?.part ?? 'done') : 'none');
   const rows = ['none', ...parts, 'done'] as const;
@@ -89,7 +90,7 @@ export function OnTheLine({ k, data }: { k: Check; data: ClassData | undefined }
                       .filter((s) => at(s) === row)
                       .map((s) => (
                         <li key={s.id} className="relative">
-                          {row === 'done' ? <Outcome s={s} data={data} /> : <Place s={s} data={data} />}
+                          {row === 'done' ? <Outcome s={s} within={within} /> : <Place s={s} within={within} />}
                         </li>
                       ))}
                   </ul>
@@ -124,19 +125,19 @@ const Weight = () => (
   </span>
 );
 
-const nameOf = (s: Sitting, data: ClassData | undefined) => {
-  const name = calledIn(data)(s.readerId, s.givenName);
-  return data ? (
+type In = { data: ClassData | undefined; called: ReturnType<typeof calledIn> };
+
+const nameOf = (s: Sitting, { data, called }: In) =>
+  data ? (
     <Link className="no-underline" to={`/class/${data.id}/readers/${s.readerId}`}>
-      {name}
+      {called(s.readerId, s.givenName)}
     </Link>
   ) : (
     `${s.givenName} ${s.familyName}`
   );
-};
 
 /** A reader at the part they are in. */
-function Place({ s, data }: { s: Sitting; data: ClassData | undefined }) {
+function Place({ s, within }: { s: Sitting; within: In }) {
   const part = partNow(s);
   const in_ = part?.state === 'UnderWay';
   return (
@@ -147,7 +148,7 @@ function Place({ s, data }: { s: Sitting; data: ClassData | undefined }) {
         </i>
       )}
       <Flag>
-        {nameOf(s, data)}
+        {nameOf(s, within)}
         {in_ && part.asked > 0 && (
           <span className="text-soft font-normal">
             {' '}
@@ -162,11 +163,11 @@ function Place({ s, data }: { s: Sitting; data: ClassData | undefined }) {
 }
 
 /** What a check came to for a reader: the level before and now, and what is doubtful. */
-function Outcome({ s, data }: { s: Sitting; data: ClassData | undefined }) {
+function Outcome({ s, within }: { s: Sitting; within: In }) {
   const doubt = s.parts.map((p) => p.flag).find((f) => f !== 'Fine');
   return (
     <span className="flex flex-wrap items-baseline gap-x-2">
-      <b className="font-semibold">{nameOf(s, data)}</b>
+      <b className="font-semibold">{nameOf(s, within)}</b>
       <span>
         {s.after == null
           ? fm(s.before)

@@ -24,7 +24,7 @@ import { type Column, pickWords, useDataTable } from '../../ui/table/useDataTabl
 const scale = { from: 0, to: 60, step: 20, width: 160 };
 
 const columns: Column<ReaderRow>[] = [
-  { key: 'name', name: phrase('Reader'), by: (r) => r.called, show: (r) => `${r.called} ${r.familyName}` },
+  { key: 'name', name: phrase('Reader'), by: (r) => r.givenName, show: (r) => `${r.givenName} ${r.familyName}` },
   {
     key: 'depth',
     name: phrase('Depth'),
