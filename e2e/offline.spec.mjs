@@ -1,6 +1,8 @@
 import { expect, test } from './world.mjs';
 import { api, axe, give, pictures, reader, teacher, toQuestions } from './people.mjs';
 
+test.use({ serviceWorkers: 'allow' });
+
 const next = (page) => page.getByRole('button', { name: 'Next question' }).click();
 
 /** Answers the question that is open, whatever its kind, with the first thing there is. */

@@ -17,6 +17,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    // Kept pages and work without a network have walks of their own.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: existsSync(light) ? light : '/usr/bin/chromium',
       args: [

@@ -24,7 +24,11 @@ test('a class is made, and a list is pasted with what is wrong said in its cell'
   await teacher(page, 'teo');
   await page.getByRole('button', { name: /^Class:/ }).click();
   await page.getByRole('menuitem', { name: 'New class…' }).click();
+  await page.getByRole('button', { name: 'Create class' }).click();
+  await expect(page.getByText('Enter a class name of 60 letters or fewer.')).toBeVisible();
+  await expect(page.getByLabel('Class name')).toBeFocused();
   await page.getByLabel('Class name').fill('5 Skua');
+  await choose(page.getByRole('combobox', { name: 'Grade' }), '5');
   await page.getByRole('button', { name: 'Create class' }).click();
   await page.getByRole('link', { name: 'Add many readers' }).click();
 
@@ -119,6 +123,12 @@ test('several are changed at once, one is given supports and a code, one is move
   await dialog.getByRole('button', { name: 'code', exact: true }).click();
   await expect(dialog.getByText('Code', { exact: true })).toBeVisible();
   room.secret = await dialog.getByLabel('Code', { exact: true }).innerText();
+  // A picture is one reader's in the class, and no classmate's can be chosen.
+  await dialog.getByRole('button', { name: 'Change picture' }).click();
+  const pictures = page.getByLabel('Pictures');
+  await expect(pictures.getByRole('button', { disabled: true }).first()).toBeVisible();
+  await pictures.getByRole('button', { name: 'wheel, in a ring' }).click();
+  await expect(dialog.getByText('Picture: wheel, in a ring')).toBeVisible();
   await page.keyboard.press('Escape');
 
   await page.getByRole('checkbox', { name: 'Select Ana', exact: true }).click();
@@ -221,7 +231,8 @@ test('a list is kept by hand and another by a filter', async ({ page }) => {
   await dialog.getByLabel('Include readers matching').fill('lee');
   await dialog.getByRole('button', { name: 'Save list' }).click();
   await expect(page.getByRole('heading', { name: /All the Lees 2 readers, updates itself: lee/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Delete list Book club' }).click();
+  await page.getByRole('button', { name: 'Actions for Book club' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: /Book club 1 reader/ })).toBeVisible();
 });
@@ -368,6 +379,46 @@ test('a colleague is invited, chooses a password, and is signed out everywhere',
   await nele.goto('/');
   await expect(nele.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await nele.context().close();
+});
+
+test('several colleagues are invited at once, and nobody while one of them is wrong', async ({ page }) => {
+  await signIn(page, 'ines');
+  await place(page, 'Staff');
+  await page.getByRole('button', { name: 'Invite several…' }).click();
+  const dialog = page.getByRole('dialog');
+  const list = dialog.getByLabel('Names and email addresses');
+  await list.fill('Jo Pike <jo@port-ellery.example>\nMax Oldham\nkit@nowhere');
+  await expect(dialog.getByRole('row', { name: 'Max Oldham sheet' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Invite 3 people' }).click();
+  await expect(dialog.getByText('kit@nowhere is not an email address.')).toBeVisible();
+  await list.fill('Jo Pike <jo@port-ellery.example>\nMax Oldham');
+  await dialog.getByRole('button', { name: 'Invite 2 people' }).click();
+  await expect(dialog.getByText('1 link was sent by email.')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Print 1 invitation sheet' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('row', { name: /Jo Pike.*invited until/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row', { name: /Jo Pike/ })).toHaveCount(0);
+});
+
+test('days off are pressed in the year, one by one and a stretch at a time', async ({ page }) => {
+  await signIn(page, 'ines');
+  await place(page, 'Years');
+  const days = page.getByRole('grid', { name: 'School days and days off' });
+  await expect(page.getByText('5 days, hatched below.')).toBeVisible();
+  const first = days.getByRole('button', { name: /Term 1/ }).first();
+  await first.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Space');
+  await expect(page.getByText('6 days, hatched below.')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+Space');
+  await expect(page.getByText('11 days, hatched below.')).toBeVisible();
+  const before = await page.getByText(/school days$/).innerText();
+  await page.getByRole('button', { name: 'Save year' }).click();
+  await expect(page.getByText(/school days$/)).not.toHaveText(before);
+  await page.reload();
+  await expect(page.getByText('11 days, hatched below.')).toBeVisible();
 });
 
 test('the level chart gets the school’s own labels, and the next year is added and rolled over', async ({ page }) => {

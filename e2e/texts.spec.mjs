@@ -14,11 +14,11 @@ test('a text is found in spite of a slip, by filters, and the search is kept', a
   await page
     .getByRole('group', { name: 'Fiction' })
     .getByLabel(/^non-fiction/)
-    .check();
+    .click();
   await page
     .getByRole('group', { name: 'Kind' })
     .getByLabel(/^report/)
-    .check();
+    .click();
   await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Saved searches' }).click();
   await page.getByRole('menuitem', { name: 'Save search…' }).click();
@@ -132,6 +132,9 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
     'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the harbour. The wind rose in the night, and he listened to the sea.';
   await page.getByLabel('The text').fill(story);
   await expect(page.getByRole('heading', { name: /fm ± .*grade/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Heading' }).click();
+  await expect(page.getByLabel('The text')).toHaveValue(`# ${story}`);
+  await page.getByRole('button', { name: 'Heading' }).click();
   await page.getByRole('slider', { name: /^sentences were/ }).press('End');
   await expect(page.getByText(/^It would be/)).toBeVisible();
   // What is written is not lost with the page.

@@ -103,7 +103,7 @@ public sealed class DemoWorld(
                 tern = classId;
             var people = await Enrol(
                 school,
-                new(classId, null, year.Id, name, code, null, null, Closed: false),
+                new(classId, null, year.Id, name, code, null, null, Closed: false) { Grade = grade },
                 year,
                 teacher,
                 name == "4 Tern" ? bram : null,
@@ -193,7 +193,7 @@ public sealed class DemoWorld(
         await schools.Create(school, oona, year, now, onlyIfNone: false);
         await Enrol(
             school,
-            new(ClassId.New(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false),
+            new(ClassId.New(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false) { Grade = 4 },
             year,
             oona,
             null,

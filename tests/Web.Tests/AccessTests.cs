@@ -251,6 +251,8 @@ public sealed class AccessTests(Harness harness)
                 pauses = 0,
                 done = true,
             },
+            "picture" => new { picture = "wheel-ring" },
+            "several" => new { people = new[] { new { id = Guid.NewGuid(), name = "X" } }, post = "Teacher" },
             "discard" => new { gone = true },
             "choosing" => new { open = true },
             "level" => new

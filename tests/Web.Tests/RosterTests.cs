@@ -364,6 +364,47 @@ public sealed class RosterTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_class_has_a_grade_or_is_of_several_and_its_change_is_undone()
+    {
+        var ana = await harness.Teacher("ana");
+        var made = await ana.Posted("/api/classes", new { name = "5 Skua", grade = 5 });
+        var id = (string)made["id"]!;
+        ((int)(await ana.Get($"/api/classes/{id}"))["grade"]!).ShouldBe(5);
+        var changed = await ana.Stored($"/api/classes/{id}", new { name = "5 Skua", grade = (int?)null });
+        (await ana.Get($"/api/classes/{id}/roster"))["grade"].ShouldBeNull();
+        (await ana.Post($"/api/changes/{(string)changed["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        ((int)(await ana.Get($"/api/classes/{id}/roster"))["grade"]!).ShouldBe(5);
+        var copy = await ana.Posted($"/api/classes/{id}/copy", new { name = "5 Skua again", withReaders = false });
+        ((int)(await ana.Get($"/api/classes/{(string)copy["id"]!}"))["grade"]!).ShouldBe(5);
+        var problem = await ana.Problem(await ana.Post("/api/classes", new { name = "X", grade = 13 }), 422);
+        problem["fields"]!["grade"].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task A_picture_is_one_readers_in_the_class_and_is_shown_on_the_tile()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 3);
+        async Task<Dictionary<string, string>> Tiles() =>
+            (await new Person(harness).Get($"/api/session/class/{room.Code}"))["tiles"]!
+                .AsArray()
+                .ToDictionary(t => (string)t!["id"]!, t => (string)t!["picture"]!);
+        var before = await Tiles();
+        before.Values.Distinct().Count().ShouldBe(3);
+        var (mina, leo) = (room.Readers[0].Id, room.Readers[1].Id);
+        string Path(string reader) => $"/api/classes/{room.Id}/readers/{reader}/picture";
+        (await ana.Put(Path(mina), new { picture = "wheel-ring" })).EnsureSuccessStatusCode();
+        (await Tiles())[mina].ShouldBe("wheel-ring");
+        (await Tiles())[leo].ShouldBe(before[leo]);
+        await ana.Problem(await ana.Put(Path(leo), new { picture = "wheel-ring" }), 422);
+        await ana.Problem(await ana.Put(Path(leo), new { picture = "submarine" }), 422);
+        var stranger = (await harness.Room(ana, 1)).Readers[0].Id;
+        (await ana.Put(Path(stranger), new { picture = "sun-ring" })).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.NotFound
+        );
+    }
+
+    [Fact]
     public async Task Details_in_words_are_kept_written_out_and_refused_where_they_are_too_long()
     {
         var ana = await harness.Teacher("ana");

@@ -49,6 +49,56 @@ public sealed class SchoolTests(Harness harness)
     }
 
     [Fact]
+    public async Task Several_are_invited_once_or_nobody_is()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var mail = $"{Guid.NewGuid():N}@example.org";
+        var (jo, max) = (Guid.NewGuid(), Guid.NewGuid());
+        object People(string address) =>
+            new
+            {
+                people = new object[]
+                {
+                    new
+                    {
+                        id = jo,
+                        name = "Jo Pike",
+                        mail,
+                    },
+                    new
+                    {
+                        id = max,
+                        name = "Max Oldham",
+                        mail = address,
+                    },
+                },
+                post = "Assistant",
+            };
+        var staff = (await lead.Get("/api/school/adults")).AsArray().Count;
+        foreach (var wrong in new[] { "max@nowhere", mail.ToUpperInvariant() })
+        {
+            var problem = await lead.Problem(await lead.Post("/api/school/adults/several", People(wrong)), 422);
+            problem["fields"]!["people[1]"].ShouldNotBeNull();
+            (await lead.Get("/api/school/adults")).AsArray().Count.ShouldBe(staff);
+        }
+        var made = await lead.Posted("/api/school/adults/several", People(""));
+        made["invited"]!.AsArray().Select(i => (bool)i!["mailed"]!).ShouldBe([true, false]);
+        (await lead.Posted("/api/school/adults/several", People("")))["invited"]!.AsArray().ShouldBeEmpty();
+        var token = await harness.MailedToken(mail);
+        ((string)made["invited"]![0]!["link"]!).ShouldEndWith(token);
+        (await lead.Post($"/api/changes/{(string)made["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await lead.Get("/api/school/adults")).AsArray().Count.ShouldBe(staff);
+    }
+
+    [Fact]
+    public async Task No_more_than_two_hundred_are_invited_at_a_time()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var people = Enumerable.Range(0, 201).Select(i => new { id = Guid.NewGuid(), name = $"Person {i}" });
+        await lead.Problem(await lead.Post("/api/school/adults/several", new { people, post = "Teacher" }), 422);
+    }
+
+    [Fact]
     public async Task Signing_out_everywhere_ends_every_session_at_once()
     {
         var (lead, _, _) = await harness.OwnSchool();

@@ -17,7 +17,7 @@ const Teacher = part(() => import('./teacher/Teacher'));
 const Reader = part(() => import('./reader/Reader'));
 const AdultSignIn = part(() => import('./teacher/AdultSignIn'));
 const FirstRun = part(() => import('./teacher/FirstRun'));
-const ReaderSignIn = part(() => import('./reader/ReaderSignIn'));
+const ReaderSignIn = part(() => import('./reader/signin/ReaderSignIn'));
 const Guardian = part(() => import('./guardian/Guardian'));
 const Register = part(() => import('./guardian/Register'));
 const Confirm = part(async () => ({ default: (await import('./guardian/Register')).Confirm }));

@@ -87,7 +87,11 @@ public sealed record RosterClass(
     DateOnly? LastDay,
     bool Closed,
     string Source = ""
-) : ISourcedThing, IRosterThing<ClassId>;
+) : ISourcedThing, IRosterThing<ClassId>
+{
+    /// <summary>0 (kindergarten) to 12; null for a class of several grades.</summary>
+    public int? Grade { get; init; }
+}
 
 /// <summary>A reader as the roster knows them.</summary>
 public sealed record RosterReader : ISourcedThing, IRosterThing<ReaderId>

@@ -87,7 +87,7 @@ public sealed record ReaderHead
 /// <summary>A reader on the page where a class signs in.</summary>
 /// <param name="Name">As told apart from classmates of the same name.</param>
 /// <param name="SecretKind">Pictures, Code or Password.</param>
-public sealed record Tile(ReaderId Id, string Name, SecretKind SecretKind);
+public sealed record Tile(ReaderId Id, string Name, SecretKind SecretKind, string Picture);
 
 /// <summary>A reader as signing in needs it.</summary>
 public sealed record SignInReader(
@@ -181,7 +181,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<Tile>> Tiles(ClassId classId)
+    public async Task<IReadOnlyList<Tile>> Tiles(ClassId classId, IReadOnlyDictionary<ReaderId, string> pictures)
     {
         var rows = await db.All<(ReaderId Id, string Given, string Family, SecretKind Kind)>(
             """
@@ -193,7 +193,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
             new { classId }
         );
         var called = CalledNames.Of(rows.Select(r => (r.Id, r.Given, r.Family)));
-        return [.. rows.Select(r => new Tile(r.Id, called[r.Id], r.Kind))];
+        return [.. rows.Select(r => new Tile(r.Id, called[r.Id], r.Kind, pictures[r.Id]))];
     }
 
     public async Task<SignInReader?> InClass(ReaderId readerId, string code)

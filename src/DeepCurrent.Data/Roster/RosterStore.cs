@@ -12,7 +12,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
 {
     private const string AdultColumns = "id, source_id, name, user_name, mail, lead, left_school, post, source";
     private const string ClassColumns =
-        "id, source_id, school_year_id, name, code, first_day, last_day, closed, source";
+        "id, source_id, school_year_id, name, code, first_day, last_day, closed, source, grade";
     private const string ReaderColumns =
         "id, source_id, given_name, family_name, user_name, grade, details, guardian_mail, secret_kind, "
         + "secret, supports::text, left_school, source";
@@ -309,7 +309,10 @@ public sealed class RosterStore(NpgsqlDataSource db)
             Day(r, 6),
             r.GetBoolean(7),
             r.GetString(8)
-        );
+        )
+        {
+            Grade = r.IsDBNull(9) ? null : r.GetInt32(9),
+        };
 
     internal static Enrolment Enrolled(NpgsqlDataReader r) =>
         new(

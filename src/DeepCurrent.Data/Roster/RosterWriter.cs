@@ -77,8 +77,9 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             ("last_day", NpgsqlDbType.Date),
             ("closed", NpgsqlDbType.Boolean),
             ("source", NpgsqlDbType.Text),
+            ("grade", NpgsqlDbType.Integer),
         ],
-        c => [c.Id, c.SourceId, c.YearId, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, c.Source],
+        c => [c.Id, c.SourceId, c.YearId, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, c.Source, c.Grade],
         RosterStore.Class,
         []
     );

@@ -21,7 +21,8 @@ public sealed record ClassPlace(
     string Name,
     string Code,
     Part Part,
-    bool AssistantsPrint
+    bool AssistantsPrint,
+    int? Grade
 );
 
 /// <summary>Schools, their adults, years and classes.</summary>
@@ -186,7 +187,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.One<ClassPlace>(
             $"""
             select c.id, c.school_id, c.school_year_id, c.name, c.code, coalesce(a.role, {ClassParts.None}) as part,
-              c.assistants_print
+              c.assistants_print, c.grade
             from class c left join class_adult a on a.class_id = c.id and a.adult_id = @adultId
             where c.id = @classId and c.school_id = @schoolId
             """,

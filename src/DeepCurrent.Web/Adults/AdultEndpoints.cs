@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
@@ -28,6 +29,15 @@ public sealed record InvitedView(
     ChangeId? ChangeId
 );
 
+/// <param name="Id">Made by the client: who is invited already is not invited twice.</param>
+public sealed record Invitee(AdultId Id, string Name, string? Mail);
+
+/// <param name="People">At most 200.</param>
+public sealed record InviteSeveralRequest(IReadOnlyList<Invitee> People, [property: JsonRequired] Post Post);
+
+/// <param name="ChangeId">Null where everybody had been invited before by the same request.</param>
+public sealed record InvitedSeveral(IReadOnlyList<InvitedView> Invited, ChangeId? ChangeId);
+
 /// <param name="Post">Teacher or Assistant; as before if it is not said.</param>
 public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Left, Post? Post = null);
 
@@ -54,6 +64,7 @@ public static class AdultEndpoints
             return await adults.Staff(desk.Who.SchoolId, desk.Now);
         });
         api.MapPost("/school/adults", Invite);
+        api.MapPost("/school/adults/several", InviteSeveral);
         api.MapPut("/school/adults/{adultId:guid}", Change);
         api.MapPost("/school/adults/{adultId:guid}/pass", NewPass);
         api.MapPost(
@@ -146,6 +157,80 @@ public static class AdultEndpoints
         {
             ChangeId = change,
         };
+    }
+
+    private const int AtOnce = 200;
+
+    /// <summary>Everybody or nobody: with one person wrong, all that is wrong is said and no one is invited.</summary>
+    private static async Task<InvitedSeveral> InviteSeveral(
+        InviteSeveralRequest request,
+        Desk desk,
+        RosterDesk roster,
+        AdultStore adults,
+        IMailer mailer,
+        HttpContext http
+    )
+    {
+        await desk.Lead();
+        var people = request.People ?? [];
+        if (people.Count is 0 or > AtOnce)
+            throw Refused.Field("people", $"Invite 1 to {AtOnce} people at a time.");
+        var staff = await adults.Staff(desk.Who.SchoolId, desk.Now);
+        var there = staff.Select(a => a.Id).ToHashSet();
+        var fresh = people.DistinctBy(p => p.Id).Where(p => !there.Contains(p.Id)).ToList();
+        CheckSeveral(fresh, staff);
+        if (fresh.Count == 0)
+            return new([], null);
+        var makers = await roster.Makers();
+        var made = fresh
+            .Select(p => new RosterAdult(
+                p.Id,
+                null,
+                Names.Tidy(p.Name),
+                makers.AdultName(Address(p) ?? Names.Tidy(p.Name)),
+                Address(p),
+                Lead: false,
+                Left: false,
+                request.Post
+            ))
+            .ToList();
+        var change = await roster.Apply(
+            ChangeSet.Nothing with
+            {
+                Adults = [.. made.Select(a => new Step<RosterAdult>(null, a))],
+            },
+            null,
+            $"Invited {made.Count:count} people"
+        );
+        var invited = new List<InvitedView>();
+        foreach (var a in made)
+            invited.Add(await Pass(a.Id, a.Name, a.UserName, a.Mail, hasPassword: false, desk, adults, mailer, http));
+        return new(invited, change);
+    }
+
+    private static string? Address(Invitee person) =>
+        string.IsNullOrWhiteSpace(person.Mail) ? null : person.Mail.Trim();
+
+    private static void CheckSeveral(IReadOnlyList<Invitee> people, IReadOnlyList<StaffRow> staff)
+    {
+        var taken = staff
+            .Where(a => a.Mail is not null)
+            .Select(a => a.Mail!)
+            .ToHashSet(StringComparer.OrdinalIgnoreCase);
+        var faults = new Faults();
+        foreach (var (i, person) in people.Index())
+        {
+            var (name, mail) = (Names.Tidy(person.Name), Address(person));
+            faults
+                .If(
+                    name.Length is 0 or > 120,
+                    $"people[{i}]",
+                    $"Use 120 letters or fewer for the name of {mail ?? name}."
+                )
+                .If(mail is not null && !Mail.Holds(mail), $"people[{i}]", $"{mail} is not an email address.")
+                .If(mail is not null && !taken.Add(mail), $"people[{i}]", $"{mail} is listed already.");
+        }
+        faults.Refuse();
     }
 
     private static async Task<RosterChanged> Change(

@@ -85,6 +85,9 @@ public sealed record ClassView
 
     public required string Code { get; init; }
 
+    /// <summary>0 (kindergarten) to 12; null for a class of several grades.</summary>
+    public required int? Grade { get; init; }
+
     public required DateOnly Today { get; init; }
 
     public required TermView? Term { get; init; }
@@ -159,6 +162,7 @@ public static class ClassEndpoints
             Id = place.Id,
             Name = place.Name,
             Code = place.Code,
+            Grade = place.Grade,
             Today = today,
             Term = TermOf(year, today),
             Readers = [.. (await roster).Select(r => Row(r, called[r.Id], cuts, work))],

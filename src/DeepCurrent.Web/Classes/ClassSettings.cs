@@ -11,11 +11,19 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Classes;
 
 /// <param name="Id">Made by the client: the same request again is the same class.</param>
-public sealed record NewClassRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay, ClassId? Id = null);
+/// <param name="Grade">0 (kindergarten) to 12; null for a class of several grades.</param>
+public sealed record NewClassRequest(
+    string Name,
+    DateOnly? FirstDay,
+    DateOnly? LastDay,
+    ClassId? Id = null,
+    int? Grade = null
+);
 
 public sealed record MadeClass(ClassId Id, ChangeId? ChangeId);
 
-public sealed record ClassDetailsRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay);
+/// <param name="Grade">0 (kindergarten) to 12; null for a class of several grades.</param>
+public sealed record ClassDetailsRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay, int? Grade = null);
 
 /// <param name="WithReaders">Readers come along; otherwise only the teachers do.</param>
 public sealed record CopyClassRequest(string Name, bool WithReaders, ClassId? Id = null);
@@ -69,7 +77,7 @@ public static class ClassSettings
         desk.Library(Deed.MakeClass);
         if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there)
             return new(there.Id, null);
-        var name = Name(request.Name, request.FirstDay, request.LastDay);
+        var name = Name(request.Name, request.FirstDay, request.LastDay, request.Grade);
         var makers = await roster.Makers();
         var made = new RosterClass(
             request.Id ?? ClassId.New(),
@@ -80,7 +88,10 @@ public static class ClassSettings
             request.FirstDay,
             request.LastDay,
             Closed: false
-        );
+        )
+        {
+            Grade = request.Grade,
+        };
         var steps = ChangeSet.Nothing with
         {
             Classes = [new(null, made)],
@@ -99,14 +110,15 @@ public static class ClassSettings
     )
     {
         var c = await Class(classId, desk, rosters);
-        var name = Name(request.Name, request.FirstDay, request.LastDay);
-        var next = c with { Name = name, FirstDay = request.FirstDay, LastDay = request.LastDay };
-        return await Put(
-            roster,
-            c,
-            next,
-            c.Name == name ? (Message)$"Changed dates of {name}" : $"Renamed {c.Name} to {name}"
-        );
+        var name = Name(request.Name, request.FirstDay, request.LastDay, request.Grade);
+        var next = c with
+        {
+            Name = name,
+            FirstDay = request.FirstDay,
+            LastDay = request.LastDay,
+            Grade = request.Grade,
+        };
+        return await Put(roster, c, next, c.Name == name ? (Message)$"Changed {name}" : $"Renamed {c.Name} to {name}");
     }
 
     private static async Task<RosterChanged> NewCode(ClassId classId, Desk desk, RosterDesk roster, RosterStore rosters)
@@ -148,7 +160,7 @@ public static class ClassSettings
         var c = await Class(classId, desk, rosters);
         if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there)
             return new(there.Id, null);
-        var name = Name(request.Name, null, null);
+        var name = Name(request.Name, null, null, null);
         var made = new RosterClass(
             request.Id ?? ClassId.New(),
             null,
@@ -158,7 +170,10 @@ public static class ClassSettings
             c.FirstDay,
             c.LastDay,
             Closed: false
-        );
+        )
+        {
+            Grade = c.Grade,
+        };
         var today = await desk.Today();
         var steps = ChangeSet.Nothing with
         {
@@ -276,12 +291,13 @@ public static class ClassSettings
             sentence
         );
 
-    private static string Name(string? asked, DateOnly? first, DateOnly? last)
+    private static string Name(string? asked, DateOnly? first, DateOnly? last, int? grade)
     {
         var name = Names.Tidy(asked);
         new Faults()
             .If(name.Length is 0 or > 60, "name", $"Enter a class name of 60 letters or fewer.")
             .If(last < first, "lastDay", $"The class ends before it starts.")
+            .If(grade is < 0 or > 12, "grade", $"Choose a grade from K to 12.")
             .Refuse();
         return name;
     }

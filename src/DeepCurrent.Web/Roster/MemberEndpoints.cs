@@ -40,6 +40,9 @@ public sealed record MemberView
     public required DateOnly? Until { get; init; }
 
     public required int Guardians { get; init; }
+
+    /// <summary>By which the reader is found among the names.</summary>
+    public required string Picture { get; init; }
 }
 
 public sealed record ClassRosterView
@@ -49,6 +52,9 @@ public sealed record ClassRosterView
     public required string Name { get; init; }
 
     public required string Code { get; init; }
+
+    /// <summary>0 (kindergarten) to 12; null for a class of several grades.</summary>
+    public required int? Grade { get; init; }
 
     public required DateOnly? FirstDay { get; init; }
 
@@ -62,6 +68,9 @@ public sealed record ClassRosterView
     public required bool MayChange { get; init; }
 
     public required IReadOnlyList<string> Systems { get; init; }
+
+    /// <summary>Every picture a reader can have.</summary>
+    public required IReadOnlyList<string> Pictures { get; init; }
 
     /// <summary>Readers in the class now.</summary>
     public required IReadOnlyList<MemberView> Members { get; init; }
@@ -154,6 +163,7 @@ public static class MemberEndpoints
         ClassId classId,
         Desk desk,
         MemberStore members,
+        PictureStore pictures,
         RosterStore rosters,
         SchoolStore schools,
         TakingInStore requests,
@@ -163,18 +173,23 @@ public static class MemberEndpoints
         var place = await desk.Class(classId, Deed.SeeClass);
         var c = (await rosters.Class(classId, place.SchoolId))!;
         var may = desk.May(Deed.ChangeRoster, place);
-        var all = (await members.Of(classId)).Select(m => View(m, desk.May(Deed.SeeGuardians, place))).ToList();
+        var shown = await pictures.Of(classId);
+        var all = (await members.Of(classId))
+            .Select(m => View(m, shown[m.Id], desk.May(Deed.SeeGuardians, place)))
+            .ToList();
         return new()
         {
             Id = c.Id,
             Name = c.Name,
             Code = c.Code,
+            Grade = c.Grade,
             FirstDay = c.FirstDay,
             LastDay = c.LastDay,
             Closed = c.Closed,
             YearName = (await schools.Year(c.YearId)).Name,
             MayChange = may,
             Systems = Core.Depth.LevelLabels.Systems((await desk.School()).Chart),
+            Pictures = ClassPictures.All,
             Members = [.. all.Where(m => m.Until is null)],
             Former = [.. all.Where(m => m.Until is not null)],
             Adults = await members.Adults(classId),
@@ -186,7 +201,7 @@ public static class MemberEndpoints
         };
     }
 
-    private static MemberView View(Member m, bool guardians) =>
+    private static MemberView View(Member m, string picture, bool guardians) =>
         new()
         {
             Id = m.Id,
@@ -203,6 +218,7 @@ public static class MemberEndpoints
             Since = m.Since,
             Until = m.Until,
             Guardians = guardians ? m.Guardians : 0,
+            Picture = picture,
         };
 
     private static async Task<IResult> Export(ClassId classId, string form, Desk desk, MemberStore members)

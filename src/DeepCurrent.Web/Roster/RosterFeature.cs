@@ -11,12 +11,14 @@ public sealed class RosterFeature : IFeature
             .AddSingleton<RosterStore>()
             .AddSingleton<RosterWriter>()
             .AddSingleton<MemberStore>()
+            .AddSingleton<PictureStore>()
             .AddSingleton<TakingInStore>()
             .AddScoped<RosterDesk>();
 
     public void Map(RouteGroupBuilder api)
     {
         MemberEndpoints.Map(api);
+        PictureEndpoints.Map(api);
         ListEndpoints.Map(api);
         JoinEndpoints.Map(api);
         TakingInEndpoints.Map(api);

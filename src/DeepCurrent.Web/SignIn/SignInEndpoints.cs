@@ -171,6 +171,7 @@ public static class SignInEndpoints
         string code,
         SchoolStore schools,
         ReaderStore readers,
+        PictureStore pictures,
         SignInLimits limits,
         HttpContext http
     )
@@ -178,7 +179,8 @@ public static class SignInEndpoints
         (ClassId Id, string Name)? found = null;
         if (!await limits.Code(http, "code", async () => (found = await schools.ClassByCode(code.Trim())) is not null))
             throw new Refused(404, "no-such-code", $"No class has this code. Ask your teacher to show it again.");
-        return new(found!.Value.Name, await readers.Tiles(found.Value.Id), SignInRules.Pictures);
+        var (id, name) = found!.Value;
+        return new(name, await readers.Tiles(id, await pictures.Of(id)), SignInRules.Pictures);
     }
 
     private static async Task Reader(

@@ -1,42 +1,33 @@
-import { useEffect, useState, type FormEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { api, fieldOf, ok, sentence, namesFields } from '../shared/api';
-import { say, t } from '../shared/words';
+import { z } from 'zod';
+import { api, ok, sentence } from '../shared/api';
+import { line, present, useFields } from '../shared/forms';
+import { phrase, say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { ErrorText } from '../ui/Field';
 import { Door } from '../ui/Frame';
-import { Form, Row } from '../ui/Page';
-import { TextField } from '../ui/TextField';
+import { Form, FormFault, Submit } from '../ui/Form';
+import { Row } from '../ui/Page';
+import { PasswordField, TextField } from '../ui/TextField';
+
+const schema = z.object({
+  code: present(phrase('Enter the code.')),
+  name: line(80, phrase('Enter a name of 80 letters or fewer.')),
+  mail: present(phrase('Enter an email address: name@school.org')),
+  password: z.string().min(1, { error: () => t('Enter a password.') }),
+});
 
 /** Registering with the code of a letter. */
 export default function Register() {
-  const [form, setForm] = useState({
-    code: decodeURIComponent(location.hash.slice(1)),
-    name: '',
-    mail: '',
-    password: '',
-  });
-  const [error, setError] = useState<unknown>();
   const [done, setDone] = useState('');
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    try {
-      setDone(say((await ok(api.POST('/guardian/register', { body: form }))).sentence));
-    } catch (problem) {
-      setError(problem);
-    }
-  };
-  const field = (key: keyof typeof form, label: string, type = 'text', hint?: string) => (
-    <TextField
-      type={type}
-      label={label}
-      hint={hint}
-      error={fieldOf(error, key)}
-      autoComplete={key === 'password' ? 'new-password' : key === 'mail' ? 'email' : 'off'}
-      value={form[key]}
-      set={(value) => setForm({ ...form, [key]: value })}
-    />
-  );
+  const form = useFields({
+    schema,
+    start: { code: decodeURIComponent(location.hash.slice(1)), name: '', mail: '', password: '' },
+    send: async (typed) => {
+      setDone(say((await ok(api.POST('/guardian/register', { body: typed }))).sentence));
+    },
+  });
   return (
     <Door title={t('Follow your child’s reading')}>
       {done ? (
@@ -49,16 +40,19 @@ export default function Register() {
           </Row>
         </>
       ) : (
-        <Form onSubmit={(e) => void submit(e)}>
-          {field('code', t('Code from the letter'))}
-          {field('name', t('Your name'))}
-          {field('mail', t('Your email address'), 'email')}
-          {field('password', t('Choose a password'), 'password', t('Use 10 to 200 characters. A few words work well.'))}
-          {error && !namesFields(error) ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <Form of={form}>
+          <TextField label={t('Code from the letter')} autoComplete="off" {...form.field('code')} />
+          <TextField label={t('Your name')} autoComplete="name" {...form.field('name')} />
+          <TextField label={t('Your email address')} type="email" autoComplete="email" {...form.field('mail')} />
+          <PasswordField
+            label={t('Choose a password')}
+            hint={t('Use 10 to 200 characters. A few words work well.')}
+            autoComplete="new-password"
+            {...form.field('password')}
+          />
+          <FormFault of={form} />
           <Row end>
-            <Button look="main" type="submit">
-              {t('Register')}
-            </Button>
+            <Submit of={form}>{t('Register')}</Submit>
           </Row>
         </Form>
       )}

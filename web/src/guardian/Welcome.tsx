@@ -1,20 +1,22 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { type Api, api, fieldOf, ok, sentence, namesFields } from '../shared/api';
+import { z } from 'zod';
+import { type Api, api, ok, sentence } from '../shared/api';
+import { present, useFields } from '../shared/forms';
 import { keys } from '../shared/keys';
 import { useSignInBy } from '../shared/session';
-import { say, t } from '../shared/words';
+import { phrase, say, t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { ErrorText } from '../ui/Field';
 import { Door } from '../ui/Frame';
-import { Form, Row } from '../ui/Page';
+import { Form, FormFault, Submit } from '../ui/Form';
+import { Row } from '../ui/Page';
 import { PasswordField, TextField } from '../ui/TextField';
 
 /** The first sign-in of somebody who was invited, or a new password. */
 export default function Welcome() {
   const [token, setToken] = useState(location.hash.slice(1));
-  const [typed, setTyped] = useState('');
   const pass = useQuery({
     queryKey: keys.pass(token),
     enabled: token !== '',
@@ -25,22 +27,7 @@ export default function Welcome() {
     return (
       <Door title={t('Set up your account')}>
         {pass.error ? <ErrorText>{sentence(pass.error)}</ErrorText> : null}
-        <Form
-          onSubmit={(e) => {
-            e.preventDefault();
-            setToken(typed.trim());
-          }}
-        >
-          <TextField label={t('Code from your sheet')} autoComplete="off" value={typed} set={setTyped} />
-          <Row end>
-            <Button asChild look="plain">
-              <Link to="/">{t('Sign in with a password')}</Link>
-            </Button>
-            <Button look="main" type="submit">
-              {t('Continue')}
-            </Button>
-          </Row>
-        </Form>
+        <CodeForm set={setToken} />
       </Door>
     );
   return pass.data ? (
@@ -52,46 +39,62 @@ export default function Welcome() {
   );
 }
 
+const codeSchema = z.object({ code: present(phrase('Enter the code.')) });
+
+function CodeForm({ set }: { set: (token: string) => void }) {
+  const form = useFields({
+    schema: codeSchema,
+    start: { code: '' },
+    send: (typed) => Promise.resolve(set(typed.code)),
+  });
+  return (
+    <Form of={form}>
+      <TextField label={t('Code from your sheet')} autoComplete="off" {...form.field('code')} />
+      <Row end>
+        <Button asChild look="plain">
+          <Link to="/">{t('Sign in with a password')}</Link>
+        </Button>
+        <Submit of={form}>{t('Continue')}</Submit>
+      </Row>
+    </Form>
+  );
+}
+
+const schema = z.object({
+  userName: present(phrase('Enter a user name.')),
+  password: z.string().min(1, { error: () => t('Enter a password.') }),
+});
+
 function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
-  const [userName, setUserName] = useState(pass.userName);
-  const [password, setPassword] = useState('');
-  const [error, setError] = useState<unknown>();
   const signInBy = useSignInBy();
   const navigate = useNavigate();
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    try {
-      await signInBy(() => ok(api.POST('/pass', { body: { token, userName, password } })));
+  const form = useFields({
+    schema,
+    start: { userName: pass.userName, password: '' },
+    send: async (typed) => {
+      await signInBy(() => ok(api.POST('/pass', { body: { token, ...typed } })));
       await navigate('/');
-    } catch (problem) {
-      setError(problem);
-    }
-  };
+    },
+  });
   return (
     <Door title={pass.purpose === 'Reset' ? t('New password') : t('Welcome, {{name}}', { name: pass.name })}>
-      <Form onSubmit={(e) => void submit(e)}>
+      <Form of={form}>
         <TextField
           label={t('User name for signing in')}
-          error={fieldOf(error, 'userName')}
           autoComplete="username"
           disabled={pass.purpose === 'Reset'}
-          value={userName}
-          set={setUserName}
+          {...form.field('userName')}
         />
         <PasswordField
           label={t('Choose a password')}
           hint={say(pass.rules)}
-          error={fieldOf(error, 'password')}
           autoFocus
           autoComplete="new-password"
-          value={password}
-          set={setPassword}
+          {...form.field('password')}
         />
-        {error && !namesFields(error) ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <FormFault of={form} />
         <Row end>
-          <Button look="main" type="submit">
-            {t('Sign in')}
-          </Button>
+          <Submit of={form}>{t('Sign in')}</Submit>
         </Row>
       </Form>
     </Door>

@@ -1,16 +1,19 @@
 import { Plus } from '@phosphor-icons/react';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
+import { z } from 'zod';
+import { useFields } from '../shared/forms';
 import { Button, TextButton } from '../ui/Button';
 import { IconButton } from '../ui/IconButton';
 import { Checkbox, Radios, Switch } from '../ui/Checkbox';
-import { Dialog, DialogFoot } from '../ui/Dialog';
+import { Dialog } from '../ui/Dialog';
+import { Form, FormFoot } from '../ui/Form';
 import { ErrorText, FieldRow, FieldSet } from '../ui/Field';
 import { FileButton } from '../ui/FileButton';
 import { Brand, Neatline } from '../ui/Frame';
 import { Meter, Progress, Range, RangeScale } from '../ui/Measures';
 import { Menu, MenuCheck, MenuItem, MenuLabel, MenuLine, SubMenu } from '../ui/Menu';
-import { Card, Form, Notice, PageHead, Row, ScrollPage, SidePanel } from '../ui/Page';
+import { Card, Notice, PageHead, Row, ScrollPage, SidePanel } from '../ui/Page';
 import { Segments } from '../ui/Segments';
 import { Select } from '../ui/Select';
 import { Flag, Plate, Token, Waiting } from '../ui/Shapes';
@@ -271,20 +274,29 @@ function Windows() {
       <Row>
         <Button onClick={() => setOpen(true)}>Open a window…</Button>
       </Row>
-      {open && (
-        <Dialog title="Rename group" close={() => setOpen(false)}>
-          <Form onSubmit={(e) => e.preventDefault()}>
-            <TextField label="Name" defaultValue="Harbour" />
-            <DialogFoot>
-              <Button onClick={() => setOpen(false)}>Cancel</Button>
-              <Button look="main" type="submit">
-                Save
-              </Button>
-            </DialogFoot>
-          </Form>
-        </Dialog>
-      )}
+      {open && <Rename close={() => setOpen(false)} />}
     </Part>
+  );
+}
+
+const renameSchema = z.object({ name: z.string().min(3, { error: () => 'Use 3 letters or more.' }) });
+
+/** A form in a window: Save with fewer letters shows what is wrong, with more what the server refuses. */
+function Rename({ close }: { close: () => void }) {
+  const form = useFields({
+    schema: renameSchema,
+    start: { name: '' },
+    send: () => Promise.reject(new Error('The server says no. What you typed is still here.')),
+  });
+  return (
+    <Dialog title="Rename group" close={close}>
+      <Form of={form}>
+        <TextField label="Name" {...form.field('name')} />
+        <FormFoot of={form} close={close}>
+          Save
+        </FormFoot>
+      </Form>
+    </Dialog>
   );
 }
 

@@ -1,6 +1,5 @@
 import { cx } from 'class-variance-authority';
-import { named } from './words';
-import { sure } from './sure';
+import { named, t } from './words';
 
 // Drawn here, so that every picture is told from every other by its outline alone.
 const drawings: Record<string, string> = {
@@ -18,12 +17,32 @@ const drawings: Record<string, string> = {
   key: 'M15 22a7 7 0 1 0 0 .1M22 22h16v6M32 22v5',
   lamp: 'M15 14h14v16H15zM13 30h18v5H13zM18 14V9h8v5M22 19v6',
   shell: 'M22 36C8 33 6 18 12 12c5-5 15-5 20 0c6 6 4 21-10 24zM22 36V9M22 36L13 14M22 36l9-22',
+  sun:
+    'M22 14a8 8 0 1 0 0 16a8 8 0 1 0 0-16zM22 9V5M22 39v-4M9 22H5M39 22h-4M13 13l-3-3M34 34l-3-3' +
+    'M31 13l3-3M10 34l3-3',
+  moon: 'M28 8a15 15 0 1 0 7 24a13 13 0 0 1-7-24z',
+  star: 'M22 6l5 11l12 1l-9 8l3 12l-11-6l-11 6l3-12l-9-8l12-1z',
+  leaf: 'M8 36C6 18 18 8 36 8c0 18-10 30-28 28zM8 36L26 18',
+  tree: 'M19 38v-9h6v9M22 5L9 20h6l-6 9h26l-6-9h6z',
+  kite: 'M22 4l11 13l-11 15L11 17zM22 4v28M11 17h22M22 32c-5 3 4 5-1 9',
+  cup: 'M9 14h21v14c0 5-4 8-10 8s-11-3-11-8zM30 18c9-1 9 11 0 10M16 9c-2-2 2-3 0-5M24 9c-2-2 2-3 0-5',
+  apple: 'M22 14c-12-7-18 6-13 16c3 7 8 8 13 6c5 2 10 1 13-6c5-10-1-23-13-16zM22 14c0-5 3-8 7-8',
+  hat: 'M4 30c9-4 27-4 36 0c-6 7-30 7-36 0zM11 28c0-12 3-18 11-18s11 6 11 18M11 25c6-2 16-2 22 0',
+  drum: 'M8 18c0-4 28-4 28 0v12c0 6-28 6-28 0zM8 18c0 5 28 5 28 0M8 30l9-8l9 11l10-12M30 10l9-6M14 11L5 6',
+  wheel: 'M22 7a15 15 0 1 0 0 30a15 15 0 1 0 0-30zM22 7v30M7 22h30M11 11l22 22M33 11L11 33',
+  mountain: 'M3 36L17 12l7 12l5-7l12 19zM13 19l4 4l4-4',
 };
 
-export const pictureName = (name: string) => named(name);
+const ring = '-ring';
 
-/** One of the pictures that secrets are made of, with outline and light tint. */
+export const pictureName = (picture: string) =>
+  picture.endsWith(ring)
+    ? t('{{picture}}, in a ring', { picture: named(picture.slice(0, -ring.length)) })
+    : named(picture);
+
+/** One of the pictures that readers and secrets are known by: an outline with a light tint, or the same in a ring. */
 export function Picture({ name }: { name: string }) {
+  const inRing = name.endsWith(ring);
   return (
     <svg
       className="block"
@@ -37,18 +56,20 @@ export function Picture({ name }: { name: string }) {
       strokeLinecap="round"
       aria-hidden
     >
-      <path d={drawings[name]} />
+      {inRing && <circle cx="22" cy="22" r="21" fill="var(--color-paper)" />}
+      <path
+        d={drawings[inRing ? name.slice(0, -ring.length) : name]}
+        transform={inRing ? 'translate(7.5 7.5) scale(.66)' : undefined}
+      />
     </svg>
   );
 }
 
-/** A reader's face: an animal-free mark made from the name, always the same for the same reader. */
-export function Face({ id, name }: { id: string; name: string }) {
-  const all = Object.keys(drawings);
-  const n = [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 9973, 7);
+/** A reader's face: the picture that is theirs in this class, and the first letter of the name. */
+export function Face({ picture, name }: { picture: string; name: string }) {
   return (
     <span className="relative" aria-hidden>
-      <Picture name={sure(all[n % all.length])} />
+      <Picture name={picture} />
       <b
         className={cx(
           'bg-ink text-paper absolute -right-2.5 -bottom-0.5 size-5.5 rounded-full text-center',

@@ -1,16 +1,14 @@
 import { cx } from 'class-variance-authority';
 import { useQueryClient } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
-import { useState, type FormEvent } from 'react';
 import { Button } from '../ui/Button';
-import { ErrorText } from '../ui/Field';
-import { Form, Row } from '../ui/Page';
-import { api, ok, sentence } from './api';
+import { Row } from '../ui/Page';
+import { api, ok } from './api';
 import { keys } from './keys';
 import { beginAs, fetchSession, nobodyAfter, type Session } from './session';
 import { keepReturn } from './comingBack';
 import { t } from './words';
-import { SignInFields } from './SignInFields';
+import { SignInForm, type SignIn } from './SignInForm';
 
 type Props = { session: Session; back: () => void };
 
@@ -57,40 +55,23 @@ function ReaderAgain({ session }: { session: Session }) {
 
 function AdultAgain({ session, back }: Props) {
   const client = useQueryClient();
-  const [typed, setTyped] = useState({ userName: '', password: '' });
-  const [error, setError] = useState('');
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    setError('');
-    try {
-      await fetchSession();
-      await ok(api.POST('/session/adult', { body: typed }));
-      const now = await fetchSession();
-      // Somebody else's page is not theirs to go on with.
-      if (now.id !== session.id) {
-        location.assign('/');
-        return;
-      }
-      client.setQueryData(keys.session, now);
-      back();
-      await client.invalidateQueries();
-    } catch (problem) {
-      setError(sentence(problem));
-      setTyped({ ...typed, password: '' });
+  const send = async (typed: SignIn) => {
+    await fetchSession();
+    await ok(api.POST('/session/adult', { body: typed }));
+    const now = await fetchSession();
+    // Somebody else's page is not theirs to go on with.
+    if (now.id !== session.id) {
+      location.assign('/');
+      return;
     }
+    client.setQueryData(keys.session, now);
+    back();
+    await client.invalidateQueries();
   };
   return (
-    <Form noValidate={false} onSubmit={(e) => void submit(e)}>
+    <SignInForm send={send} leave={() => location.assign('/')}>
       <Dialog.Title>{t('You were signed out')}</Dialog.Title>
       <p>{t('What you wrote is still here. Sign in again to save it.')}</p>
-      <SignInFields value={typed} set={setTyped} />
-      {error && <ErrorText>{error}</ErrorText>}
-      <Row end>
-        <Button onClick={() => location.assign('/')}>{t('Leave this page')}</Button>
-        <Button look="main" type="submit">
-          {t('Sign in')}
-        </Button>
-      </Row>
-    </Form>
+    </SignInForm>
   );
 }

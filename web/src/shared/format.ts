@@ -55,6 +55,10 @@ export const minutes = (seconds: number) =>
       ? t('{{n}} s', { n: Math.round(seconds) })
       : t('{{n}} min', { n: Math.round(seconds / 60) });
 
+/** K and the twelve grades after it, as one is chosen. */
+export const gradeName = (grade: number) => (grade === 0 ? 'K' : String(grade));
+export const gradeOptions = Array.from({ length: 13 }, (_, value) => ({ value, label: gradeName(value) }));
+
 type Strand = Api<'Strand'>;
 const strandNames: Record<Strand, Phrase> = {
   Retrieve: phrase('retrieve'),

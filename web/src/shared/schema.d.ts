@@ -1102,6 +1102,45 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/school/adults/several': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['InviteSeveralRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['InvitedSeveral'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/school/adults/{adultId}': {
     parameters: {
       query?: never;
@@ -2377,6 +2416,46 @@ export interface paths {
       };
     };
     put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}/picture': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PictureRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
     post?: never;
     delete?: never;
     options?: never;
@@ -7639,6 +7718,8 @@ export interface components {
       firstDay?: null | string;
       /** Format: date */
       lastDay?: null | string;
+      /** Format: int32 */
+      grade?: null | number;
     };
     ClassHead: {
       id: components['schemas']['ClassId'];
@@ -7658,6 +7739,8 @@ export interface components {
       id: components['schemas']['ClassId'];
       name: string;
       code: string;
+      /** Format: int32 */
+      grade: null | number;
       /** Format: date */
       firstDay: null | string;
       /** Format: date */
@@ -7666,6 +7749,7 @@ export interface components {
       yearName: string;
       mayChange: boolean;
       systems: string[];
+      pictures: string[];
       members: components['schemas']['MemberView'][];
       former: components['schemas']['MemberView'][];
       adults: components['schemas']['ClassAdultRow'][];
@@ -7680,6 +7764,8 @@ export interface components {
       id: components['schemas']['ClassId'];
       name: string;
       code: string;
+      /** Format: int32 */
+      grade: null | number;
       /** Format: date */
       today: string;
       term: null | components['schemas']['TermView'];
@@ -8165,6 +8251,14 @@ export interface components {
       /** Format: uuid */
       id?: string;
     };
+    InviteSeveralRequest: {
+      people: components['schemas']['Invitee'][];
+      post: components['schemas']['Post'];
+    };
+    InvitedSeveral: {
+      invited: components['schemas']['InvitedView'][];
+      changeId: null | components['schemas']['ChangeId'];
+    };
     InvitedView: {
       adultId: components['schemas']['AdultId'];
       name: string;
@@ -8174,6 +8268,11 @@ export interface components {
       /** Format: date-time */
       until: string;
       changeId: null | components['schemas']['ChangeId'];
+    };
+    Invitee: {
+      id: components['schemas']['AdultId'];
+      name: string;
+      mail?: null | string;
     };
     JoinDecision: {
       accept: boolean;
@@ -8505,6 +8604,7 @@ export interface components {
       until: null | string;
       /** Format: int32 */
       guardians: number;
+      picture: string;
     };
     MendRow: {
       file: string;
@@ -8728,6 +8828,8 @@ export interface components {
       lastDay?: null | string;
       /** Format: uuid */
       id?: string;
+      /** Format: int32 */
+      grade?: null | number;
     };
     NewCopiesRequest: {
       textId?: null | components['schemas']['TextId'];
@@ -8902,6 +9004,9 @@ export interface components {
       /** Format: int32 */
       stage: number;
       example: string;
+    };
+    PictureRequest: {
+      picture: string;
     };
     PieceView: {
       ids: components['schemas']['EvidenceId'][];
@@ -10084,6 +10189,7 @@ export interface components {
       id: components['schemas']['ReaderId'];
       name: string;
       secretKind: components['schemas']['SecretKind'];
+      picture: string;
     };
     ToMarkRow: {
       ticketId: components['schemas']['TicketId'];

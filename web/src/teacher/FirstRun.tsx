@@ -1,71 +1,82 @@
-import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { api, fieldOf, ok, sentence, namesFields } from '../shared/api';
+import { z } from 'zod';
+import { api, ok } from '../shared/api';
+import { line, present, useFields } from '../shared/forms';
 import { useSignInBy } from '../shared/session';
-import { t } from '../shared/words';
-import { Button } from '../ui/Button';
-import { ErrorText, FieldRow } from '../ui/Field';
+import { phrase, t } from '../shared/words';
+import { DateField } from '../ui/DateField';
+import { FieldRow } from '../ui/Field';
+import { Form, FormFault, Submit } from '../ui/Form';
 import { Door } from '../ui/Frame';
-import { Form, Row } from '../ui/Page';
-import { TextField } from '../ui/TextField';
+import { Row } from '../ui/Page';
+import { PasswordField, TextField } from '../ui/TextField';
+
+const schema = z
+  .object({
+    schoolName: line(120, phrase('Enter a name of 120 letters or fewer.')),
+    timeZone: present(phrase('Enter a time zone, such as Europe/London.')),
+    name: line(120, phrase('Enter a name of 120 letters or fewer.')),
+    userName: present(phrase('Enter a user name.')),
+    password: z.string().min(1, { error: () => t('Enter a password.') }),
+    yearFirstDay: present(phrase('Enter a day.')),
+    yearLastDay: present(phrase('Enter a day.')),
+  })
+  .refine((school) => school.yearFirstDay < school.yearLastDay, {
+    path: ['yearLastDay'],
+    error: () => t('The school year ends before it starts.'),
+  });
 
 const iso = (d: Date) => d.toLocaleDateString('sv');
 
-/** The first page of a new installation: the school, its year and its first teacher. */
-export default function FirstRun() {
-  const today = new Date();
+/** The school year of a day, from August to July. */
+function yearOf(today: Date) {
   const start = new Date(Date.UTC(today.getMonth() >= 7 ? today.getFullYear() : today.getFullYear() - 1, 8, 1));
-  const [form, setForm] = useState({
-    schoolName: '',
-    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-    name: '',
-    userName: '',
-    password: '',
+  return {
     yearFirstDay: iso(start),
     yearLastDay: iso(new Date(Date.UTC(start.getUTCFullYear() + 1, 6, 10))),
-  });
-  const [error, setError] = useState<unknown>();
+  };
+}
+
+/** The first page of a new installation: the school, its year and its first teacher. */
+export default function FirstRun() {
   const signInBy = useSignInBy();
   const navigate = useNavigate();
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    try {
-      await signInBy(() => ok(api.POST('/first-run', { body: form })));
+  const form = useFields({
+    schema,
+    start: {
+      schoolName: '',
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      name: '',
+      userName: '',
+      password: '',
+      ...yearOf(new Date()),
+    },
+    send: async (typed) => {
+      await signInBy(() => ok(api.POST('/first-run', { body: typed })));
       await navigate('/');
-    } catch (problem) {
-      setError(problem);
-    }
-  };
-  const field = (key: keyof typeof form, label: string, type = 'text', hint?: string) => (
-    <TextField
-      type={type}
-      label={label}
-      hint={hint}
-      error={fieldOf(error, key)}
-      value={form[key]}
-      autoComplete={type === 'password' ? 'new-password' : 'off'}
-      set={(value) => setForm({ ...form, [key]: value })}
-    />
-  );
-  const other = error && !namesFields(error);
+    },
+  });
   return (
     <Door title={t('A new school')}>
       <p>{t('Name the school and yourself. Then create your first class.')}</p>
-      <Form onSubmit={(e) => void submit(e)}>
-        {field('schoolName', t('School name'))}
+      <Form of={form}>
+        <TextField label={t('School name')} autoComplete="off" {...form.field('schoolName')} />
         <FieldRow>
-          {field('yearFirstDay', t('School year starts'), 'date')}
-          {field('yearLastDay', t('School year ends'), 'date')}
+          <DateField label={t('School year starts')} {...form.field('yearFirstDay')} />
+          <DateField label={t('School year ends')} {...form.field('yearLastDay')} />
         </FieldRow>
-        {field('timeZone', t('Time zone'))}
-        {field('name', t('Your name'))}
-        {field('userName', t('User name for signing in'))}
-        {field('password', t('Password'), 'password', t('Use at least 10 characters. A few words work well.'))}
-        {other ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <TextField label={t('Time zone')} autoComplete="off" {...form.field('timeZone')} />
+        <TextField label={t('Your name')} autoComplete="name" {...form.field('name')} />
+        <TextField label={t('User name for signing in')} autoComplete="username" {...form.field('userName')} />
+        <PasswordField
+          label={t('Password')}
+          hint={t('Use at least 10 characters. A few words work well.')}
+          autoComplete="new-password"
+          {...form.field('password')}
+        />
+        <FormFault of={form} />
         <Row end>
-          <Button look="main" type="submit">
-            {t('Create school')}
-          </Button>
+          <Submit of={form}>{t('Create school')}</Submit>
         </Row>
       </Form>
     </Door>

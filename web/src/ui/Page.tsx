@@ -87,11 +87,6 @@ export const Row = ({ end, className, ...rest }: ComponentProps<'div'> & Variant
   <div className={cx(row({ end }), className)} {...rest} />
 );
 
-/** A form's fields, one under the other. */
-export const Form = ({ className, ...rest }: ComponentProps<'form'>) => (
-  <form noValidate className={cx('grid gap-3', className)} {...rest} />
-);
-
 /** What stands at the side of a page and narrows it. */
 export const SidePanel = ({ className, ...rest }: ComponentProps<'aside'>) => (
   <aside

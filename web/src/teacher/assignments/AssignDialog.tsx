@@ -12,7 +12,6 @@ import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { ErrorText, FieldRow } from '../../ui/Field';
-import { Form } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { DateField } from '../../ui/DateField';
 import { TextField } from '../../ui/TextField';
@@ -126,7 +125,7 @@ export function AssignDialog({
   };
   return (
     <Dialog title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
-      <Form onSubmit={(e) => void assign(e)}>
+      <form noValidate className="grid gap-3" onSubmit={(e) => void assign(e)}>
         <FieldRow>
           <DateField label={t('Due on')} error={fieldOf(error, 'dueOn')} min={data.today} value={due} set={setDue} />
           <Select
@@ -234,7 +233,7 @@ export function AssignDialog({
             {t('Assign to {{count}} readers', { count: people })}
           </Button>
         </DialogFoot>
-      </Form>
+      </form>
     </Dialog>
   );
 }

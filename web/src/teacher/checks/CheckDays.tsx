@@ -1,4 +1,4 @@
-import { fieldOf } from '../../shared/api';
+import type { Fields } from '../../shared/forms';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { FieldRow } from '../../ui/Field';
@@ -6,20 +6,16 @@ import { Row } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { DateField } from '../../ui/DateField';
 import type { Choices } from './checkQueries';
-import type { Form } from './plan';
+import type { CheckForm } from './plan';
 
 /** When a check can be taken, and which colleagues supervise it. */
-export function CheckDays({
-  form,
-  choices,
-  error,
-  put,
-}: {
-  form: Form;
-  choices: Choices;
-  error: unknown;
-  put: (to: Partial<Form>) => void;
-}) {
+export function CheckDays({ form, choices }: { form: Fields<CheckForm>; choices: Choices }) {
+  const { colleagues } = form.values;
+  const share = (ids: string[]) => form.set('colleagues', ids);
+  const day = (name: 'opensOn' | 'closesOn') => {
+    const { value, set, ...field } = form.field(name);
+    return { ...field, value: value ?? '', set: (to: string) => set(to || null) };
+  };
   const nameOf = (id: string) => choices.colleagues.find((c) => c.id === id)?.name ?? '';
   return (
     <section aria-labelledby="days" className="grid content-start gap-2">
@@ -27,38 +23,25 @@ export function CheckDays({
         {t('Dates and colleagues')}
       </h2>
       <FieldRow>
-        <DateField
-          label={t('Opens on')}
-          hint={t('Optional. Without a date, it opens now.')}
-          value={form.opensOn ?? ''}
-          set={(value) => put({ opensOn: value || null })}
-        />
-        <DateField
-          label={t('Last day')}
-          hint={t('Optional. Without a date, you end it.')}
-          error={fieldOf(error, 'closesOn')}
-          value={form.closesOn ?? ''}
-          set={(value) => put({ closesOn: value || null })}
-        />
+        <DateField label={t('Opens on')} hint={t('Optional. Without a date, it opens now.')} {...day('opensOn')} />
+        <DateField label={t('Last day')} hint={t('Optional. Without a date, you end it.')} {...day('closesOn')} />
       </FieldRow>
       <Select
         label={t('Share with colleague')}
         value=""
-        set={(value) => value && put({ colleagues: [...form.colleagues, value] })}
+        set={(value) => value && share([...colleagues, value])}
         options={[
           { value: '', label: t('Choose…') },
-          ...choices.colleagues
-            .filter((c) => !form.colleagues.includes(c.id))
-            .map((c) => ({ value: c.id, label: c.name })),
+          ...choices.colleagues.filter((c) => !colleagues.includes(c.id)).map((c) => ({ value: c.id, label: c.name })),
         ]}
       />
-      {form.colleagues.length > 0 && (
+      {colleagues.length > 0 && (
         <Row>
-          {form.colleagues.map((c) => (
+          {colleagues.map((c) => (
             <Button
               size="sm"
               key={c}
-              onClick={() => put({ colleagues: form.colleagues.filter((x) => x !== c) })}
+              onClick={() => share(colleagues.filter((x) => x !== c))}
               aria-label={t('Stop sharing with {{name}}', { name: nameOf(c) })}
             >
               {nameOf(c)} ×

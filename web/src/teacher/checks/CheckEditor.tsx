@@ -1,8 +1,10 @@
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useNavigate, useOutletContext, useParams, useSearchParams } from 'react-router';
-import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { z } from 'zod';
+import { api, ok } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
+import { useFields } from '../../shared/forms';
 import { keys } from '../../shared/keys';
 import { say, t } from '../../shared/words';
 import { useSaid, type ClassData } from '../classQueries';
@@ -12,8 +14,8 @@ import { CheckDays } from './CheckDays';
 import { CheckHow } from './CheckHow';
 import { CheckLine } from './CheckLine';
 import { seasonWords, seasons, useCheck, useChoices, type Check, type Choices } from './checkQueries';
-import { CheckSide } from './CheckSide';
-import { aboutDepth, emptyPlan, noAims, type Form } from './plan';
+import { asDraft, CheckSide } from './CheckSide';
+import { aboutDepth, emptyPlan, noAims, type CheckForm } from './plan';
 import { WhoTakesIt } from './WhoTakesIt';
 import { ErrorText } from '../../ui/Field';
 import { PageHead } from '../../ui/Page';
@@ -48,7 +50,19 @@ export default function CheckEditor() {
 const checksOf = (data: ClassData | undefined) =>
   data ? `/class/${data.id}/assignments/checks` : '/school/windows/checks';
 
-const formOf = (k: Check): Form => ({
+const schema = z.object({
+  revision: z.number(),
+  readerTitle: z.string(),
+  directions: z.string(),
+  season: z.custom<CheckForm['season']>(),
+  plan: z.custom<CheckForm['plan']>(),
+  for: z.custom<CheckForm['for']>(),
+  opensOn: z.string().nullable(),
+  closesOn: z.string().nullable(),
+  colleagues: z.array(z.string()),
+});
+
+const formOf = (k: Check): CheckForm => ({
   revision: k.revision,
   readerTitle: k.readerTitle,
   directions: k.directions,
@@ -61,7 +75,7 @@ const formOf = (k: Check): Form => ({
 });
 
 /** What the check would be called and how many would take it, as it stands in the form. */
-const usePreview = (form: Form) => {
+const usePreview = (form: CheckForm) => {
   const asked = {
     season: form.season,
     opensOn: form.opensOn,
@@ -80,7 +94,7 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
   const tray = useOptionalTray();
   const picked = search.get('readers') === 'picked' ? (tray?.readers ?? []) : [];
   const [id] = useState(() => check?.id ?? crypto.randomUUID());
-  const [form, setForm] = useState<Form>(() =>
+  const [start] = useState<CheckForm>(() =>
     check
       ? formOf(check)
       : {
@@ -95,45 +109,37 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
           colleagues: [],
         },
   );
-  const [error, setError] = useState<unknown>();
-  const [busy, setBusy] = useState(false);
   const navigate = useNavigate();
   const changed = useChanged();
   const said = useSaid();
-  const put = (to: Partial<Form>) => setForm((f) => ({ ...f, ...to }));
+  const fields = useFields({
+    schema,
+    start,
+    send: async (typed, act) => {
+      const draft = act === asDraft;
+      const done = await ok(
+        api.PUT('/checks/{checkId}', { params: { path: { checkId: id } }, body: { ...typed, draft } }),
+      );
+      said(done.sentence, done.changeId);
+      await changed('checks');
+      await navigate(draft ? checksOf(data) : `${checksOf(data)}/${id}`);
+    },
+  });
+  const form = fields.values;
   const locked = check?.begun ?? false;
   const preview = usePreview(form);
   const depth = aboutDepth(
     form.plan,
     (data?.readers ?? []).map((r) => r.depth),
   );
-  const save = async (draft: boolean) => {
-    setBusy(true);
-    setError(undefined);
-    try {
-      const done = await ok(
-        api.PUT('/checks/{checkId}', { params: { path: { checkId: id } }, body: { ...form, draft } }),
-      );
-      said(done.sentence, done.changeId);
-      await changed('checks');
-      await navigate(draft ? checksOf(data) : `${checksOf(data)}/${id}`);
-    } catch (e) {
-      setError(e);
-    } finally {
-      setBusy(false);
-    }
-  };
   const name = say(preview?.name ?? check?.name);
-  const plan = { plan: form.plan, choices, locked, change: (plan: Form['plan']) => put({ plan }) };
+  const plan = { plan: form.plan, choices, locked, change: (plan: CheckForm['plan']) => fields.set('plan', plan) };
   return (
     <form
       className="grid min-h-0 max-lg:overflow-auto lg:grid-cols-[minmax(0,1fr)_300px]"
       aria-labelledby="title"
       noValidate
-      onSubmit={(e: FormEvent) => {
-        e.preventDefault();
-        void save(false);
-      }}
+      onSubmit={fields.submit}
     >
       <div className="min-h-0 min-w-0 lg:overflow-auto">
         <PageHead
@@ -141,18 +147,12 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
           beside={<span className="text-soft text-sm">{t('named by window, year, grade and parts')}</span>}
         />
         <div className="border-line flex flex-wrap items-start gap-3 border-t px-4 py-2">
-          <TextField
-            label={t('Readers see')}
-            error={fieldOf(error, 'readerTitle')}
-            maxLength={80}
-            value={form.readerTitle}
-            set={(value) => put({ readerTitle: value })}
-          />
+          <TextField label={t('Readers see')} maxLength={80} {...fields.field('readerTitle')} />
           <Select
             label={t('Benchmark window')}
-            error={fieldOf(error, 'season')}
+            {...fields.field('season')}
             value={form.season ?? ''}
-            set={(value) => put({ season: seasons.find((s) => s === value) ?? null })}
+            set={(value) => fields.set('season', seasons.find((s) => s === value) ?? null)}
             options={[
               { value: '', label: t('none, between windows') },
               ...seasons.map((s) => ({ value: s, label: t(seasonWords[s]) })),
@@ -161,17 +161,15 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
           <TextField
             label={t('Directions for readers')}
             className="min-w-60 flex-1"
-            error={fieldOf(error, 'directions')}
             maxLength={500}
             placeholder={t('Optional')}
-            value={form.directions}
-            set={(value) => put({ directions: value })}
+            {...fields.field('directions')}
           />
         </div>
         {locked && (
           <p className="text-soft px-4 pb-2 text-sm">{t('Someone has started, so the parts cannot change.')}</p>
         )}
-        {fieldOf(error, 'plan') && <ErrorText>{fieldOf(error, 'plan')}</ErrorText>}
+        {fields.faultIn('plan') && <ErrorText>{fields.faultIn('plan')}</ErrorText>}
         <div className="border-ink border-t">
           <CheckLine {...plan} depth={depth}>
             <CheckHow {...plan} />
@@ -182,22 +180,19 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
             <h2 id="who" className="text-base">
               {t('Who takes it')}
             </h2>
-            <WhoTakesIt data={data} aims={form.for} change={(aims) => put({ for: aims })} />
-            {fieldOf(error, 'for') && <ErrorText>{fieldOf(error, 'for')}</ErrorText>}
+            <WhoTakesIt data={data} aims={form.for} change={(aims) => fields.set('for', aims)} />
+            {fields.faultIn('for') && <ErrorText>{fields.faultIn('for')}</ErrorText>}
           </section>
-          <CheckDays form={form} choices={choices} error={error} put={put} />
+          <CheckDays form={fields} choices={choices} />
         </div>
       </div>
       <CheckSide
         data={data}
-        form={form}
+        form={fields}
         choices={choices}
         depth={depth}
         readers={preview?.readers}
         given={!!check && !check.draft}
-        busy={busy}
-        fault={error ? sentence(error) : ''}
-        save={() => void save(true)}
       />
     </form>
   );

@@ -1,29 +1,30 @@
 import { fm } from '../../shared/format';
+import type { Fields } from '../../shared/forms';
 import { phrase, t } from '../../shared/words';
-import { Button } from '../../ui/Button';
-import { ErrorText } from '../../ui/Field';
+import { FormFault, Submit } from '../../ui/Form';
 import { SidePanel } from '../../ui/Page';
 import type { ClassData } from '../classQueries';
 import type { Choices } from './checkQueries';
-import { aboutDepth, minutesOf, totalMinutes, type Form } from './plan';
+import { aboutDepth, minutesOf, totalMinutes, type CheckForm } from './plan';
 
 type Props = {
   data: ClassData | undefined;
-  form: Form;
+  form: Fields<CheckForm>;
   choices: Choices;
   depth: number;
   /** How many would take it, as far as that is known. */
   readers: number | undefined;
   given: boolean;
-  busy: boolean;
-  fault: string;
-  save: () => void;
 };
+
+/** What the button says that keeps a check without giving it. */
+export const asDraft = 'draft';
 
 const wide = 150;
 
 /** What a check will be for those who take it, and the button that gives it. */
-export function CheckSide({ data, form, choices, depth, readers, given, busy, fault, save }: Props) {
+export function CheckSide({ data, form: fields, choices, depth, readers, given }: Props) {
+  const form = fields.values;
   const nobody = form.plan.parts.length === 0;
   return (
     <SidePanel aria-labelledby="sum" className="max-lg:overflow-visible">
@@ -50,15 +51,15 @@ export function CheckSide({ data, form, choices, depth, readers, given, busy, fa
         </section>
       </div>
       <div className="border-ink mt-auto grid gap-2 border-t px-4.5 py-3.5">
-        {fault && <ErrorText>{fault}</ErrorText>}
+        <FormFault of={fields} />
         {nobody && <p className="text-soft text-sm">{t('Choose at least one part.')}</p>}
-        <Button look="main" type="submit" disabled={busy || nobody}>
+        <Submit of={fields} disabled={nobody}>
           {given ? t('Save') : readers ? t('Give check to {{count}} readers', { count: readers }) : t('Give check')}
-        </Button>
+        </Submit>
         {!given && (
-          <Button disabled={busy} onClick={save}>
+          <Submit of={fields} look="outline" value={asDraft}>
             {t('Save as draft')}
-          </Button>
+          </Submit>
         )}
       </div>
     </SidePanel>
@@ -66,7 +67,7 @@ export function CheckSide({ data, form, choices, depth, readers, given, busy, fa
 }
 
 /** What the parts take each group, for its middle reader. */
-function GroupMinutes({ data, form, choices }: Pick<Props, 'form' | 'choices'> & { data: ClassData }) {
+function GroupMinutes({ data, form, choices }: { data: ClassData; form: CheckForm; choices: Choices }) {
   const rows = data.groups
     .filter((g) => g.readerIds.length > 0)
     .map((g) => {

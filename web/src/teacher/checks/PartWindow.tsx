@@ -1,16 +1,25 @@
-import { useState } from 'react';
+import { z } from 'zod';
 import { fm } from '../../shared/format';
+import { useFields } from '../../shared/forms';
 import { t } from '../../shared/words';
-import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
-import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { Dialog } from '../../ui/Dialog';
 import { FieldRow } from '../../ui/Field';
-import { Form } from '../../ui/Page';
-import { NumberField, TextField } from '../../ui/TextField';
+import { Form, FormFoot } from '../../ui/Form';
+import { NumberField } from '../../ui/TextField';
 import { partNames } from './checkQueries';
 import type { PartPlan, Plan } from './plan';
 
-const depthOrNone = (v: string) => (v === '' ? null : Number(v));
+const minutes = () => t('Enter 1 to 60 minutes.');
+const depth = z.number().min(-20, { error: () => t('Enter a depth from −20 to 100 fm.') });
+const schema = z.object({
+  minutes: z.number().min(1, { error: minutes }).max(60, { error: minutes }),
+  skipBelow: depth.nullable(),
+  skipAbove: depth.nullable(),
+  skipMastered: z.boolean(),
+  skipUndecoding: z.boolean(),
+});
+type PartForm = z.infer<typeof schema>;
 
 /** Who skips a part, in words; empty where no one does. */
 export function skipWords(p: PartPlan): string {
@@ -37,59 +46,47 @@ export function PartWindow({
   close: () => void;
   save: (p: PartPlan) => void;
 }) {
-  const [p, set] = useState(part);
+  const form = useFields<PartForm>({
+    schema,
+    start: { ...part, skipBelow: part.skipBelow ?? null, skipAbove: part.skipAbove ?? null },
+    send: (typed) => {
+      save({ ...part, ...typed });
+      close();
+      return Promise.resolve();
+    },
+  });
+  const limit = (name: 'skipBelow' | 'skipAbove', label: string) => (
+    <NumberField label={label} disabled={locked} {...form.field(name)} unset={() => form.set(name, null)} />
+  );
   const decoding = part.part === 'Passages' || part.part === 'Maze';
   return (
     <Dialog title={t('Edit {{name}}', { name: t(partNames[part.part]) })} close={close}>
-      <Form
-        onSubmit={(e) => {
-          e.preventDefault();
-          save(p);
-          close();
-        }}
-      >
+      <Form of={form}>
         <FieldRow>
           <NumberField
             label={part.part === 'Maze' ? t('Minutes') : t('At most (minutes)')}
             min={1}
             max={60}
             disabled={locked}
-            value={p.minutes}
-            set={(value) => set({ ...p, minutes: value })}
+            {...form.field('minutes')}
           />
-          <TextField
-            label={t('Skip readers below (fm)')}
-            type="number"
-            disabled={locked}
-            value={p.skipBelow ?? ''}
-            set={(value) => set({ ...p, skipBelow: depthOrNone(value) })}
-          />
-          <TextField
-            label={t('and above (fm)')}
-            type="number"
-            disabled={locked}
-            value={p.skipAbove ?? ''}
-            set={(value) => set({ ...p, skipAbove: depthOrNone(value) })}
-          />
+          {limit('skipBelow', t('Skip readers below (fm)'))}
+          {limit('skipAbove', t('and above (fm)'))}
         </FieldRow>
-        <Checkbox checked={p.skipMastered} disabled={locked} set={(on) => set({ ...p, skipMastered: on })}>
+        <Checkbox disabled={locked} {...form.tick('skipMastered')}>
           {t('Skip readers who mastered it this year')}
         </Checkbox>
         {decoding && (
           <Checkbox
-            checked={p.skipUndecoding}
             disabled={locked || !plan.parts.some((x) => x.part === 'WordReading')}
-            set={(on) => set({ ...p, skipUndecoding: on })}
+            {...form.tick('skipUndecoding')}
           >
             {t('Skip readers not yet decoding, by word reading')}
           </Checkbox>
         )}
-        <DialogFoot>
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit" disabled={locked}>
-            {t('Save')}
-          </Button>
-        </DialogFoot>
+        <FormFoot of={form} close={close} disabled={locked}>
+          {t('Save')}
+        </FormFoot>
       </Form>
     </Dialog>
   );

@@ -1,5 +1,6 @@
 import { cx } from 'class-variance-authority';
 import { useSession } from '../../shared/session';
+import { gradeOptions } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import type { Aims } from './plan';
@@ -57,13 +58,13 @@ export function WhoTakesIt({
       {session?.lead && (
         <fieldset>
           <legend>{t('Whole grades of the school')}</legend>
-          {Array.from({ length: 13 }, (_, g) => (
+          {gradeOptions.map(({ value: g, label }) => (
             <Checkbox
               key={g}
               checked={aims.grades.includes(g)}
               set={() => change({ ...aims, grades: flip(aims.grades, g) })}
             >
-              {g === 0 ? 'K' : g}
+              {label}
             </Checkbox>
           ))}
         </fieldset>

@@ -5,7 +5,7 @@ export type Plan = Check['plan'];
 export type PartPlan = Plan['parts'][number];
 export type Aims = Check['for'];
 
-export interface Form {
+export interface CheckForm {
   revision: number;
   readerTitle: string;
   directions: string;

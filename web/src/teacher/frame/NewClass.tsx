@@ -1,46 +1,36 @@
-import { useState, type FormEvent } from 'react';
+import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { api, ok } from '../../shared/api';
+import { useFields } from '../../shared/forms';
 import { keys } from '../../shared/keys';
 import type { Session } from '../../shared/session';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
-import { Dialog } from '../../ui/Dialog';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { Form, FormFault, Submit } from '../../ui/Form';
 import { Door } from '../../ui/Frame';
-import { Form, Row } from '../../ui/Page';
-import { TextField } from '../../ui/TextField';
+import { Row } from '../../ui/Page';
+import { ClassFields, classRequest, classSchema } from '../ClassFields';
 
-function ClassForm({ done }: { done: (id: string) => void }) {
-  const [name, setName] = useState('');
-  const [error, setError] = useState<unknown>();
+function ClassForm({ done, foot }: { done: (id: string) => void; foot: (submit: ReactNode) => ReactNode }) {
   const once = useOnce();
   const client = useQueryClient();
-  const save = async (e: FormEvent) => {
-    e.preventDefault();
-    try {
-      const made = await ok(api.POST('/classes', { body: { name, id: once.idOf(name) } }));
+  const form = useFields({
+    schema: classSchema,
+    start: { name: '', grade: -1, firstDay: '', lastDay: '' },
+    send: async (typed) => {
+      const made = await ok(api.POST('/classes', { body: { ...classRequest(typed), id: once.idOf(typed) } }));
       await client.invalidateQueries({ queryKey: keys.session });
       done(made.id);
-    } catch (problem) {
-      setError(problem);
-    }
-  };
+    },
+  });
   return (
-    <Form onSubmit={(e) => void save(e)}>
-      <TextField
-        label={t('Class name')}
-        error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
-        hint={t('For example “4 Tern”')}
-        value={name}
-        set={setName}
-      />
-      <Row end>
-        <Button look="main" type="submit">
-          {t('Create class')}
-        </Button>
-      </Row>
+    <Form of={form}>
+      <ClassFields form={form} yearName={undefined} />
+      <FormFault of={form} />
+      {foot(<Submit of={form}>{t('Create class')}</Submit>)}
     </Form>
   );
 }
@@ -54,6 +44,12 @@ export function NewClassDialog({ close }: { close: () => void }) {
           close();
           void navigate(`/class/${id}/readers`);
         }}
+        foot={(submit) => (
+          <DialogFoot>
+            <Button onClick={close}>{t('Cancel')}</Button>
+            {submit}
+          </DialogFoot>
+        )}
       />
     </Dialog>
   );
@@ -69,7 +65,7 @@ export function NewClass({ session }: { session: Session }) {
           name: session.name,
         })}
       </p>
-      <ClassForm done={(id) => void navigate(`/class/${id}/readers`)} />
+      <ClassForm done={(id) => void navigate(`/class/${id}/readers`)} foot={(submit) => <Row end>{submit}</Row>} />
     </Door>
   );
 }

@@ -1,15 +1,15 @@
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { z } from 'zod';
+import { api, ok, sentence } from '../../shared/api';
+import { useFields } from '../../shared/forms';
 import { signOut, useSignInBy, type Session } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Sessions } from './Sessions';
-import { Button } from '../../ui/Button';
-import { Dialog, DialogFoot } from '../../ui/Dialog';
-import { ErrorText } from '../../ui/Field';
+import { Dialog } from '../../ui/Dialog';
 import { Menu, MenuItem } from '../../ui/Menu';
-import { Form } from '../../ui/Page';
+import { Form, FormFoot } from '../../ui/Form';
 import { PasswordField } from '../../ui/TextField';
 
 /** Oneself: the school, one's password, signing out here and everywhere. */
@@ -38,47 +38,35 @@ export function PersonMenu({ session, children }: { session: Session; children?:
   );
 }
 
+const schema = z.object({
+  old: z.string().min(1, { error: () => t('Enter your password.') }),
+  new: z.string().min(1, { error: () => t('Enter a password.') }),
+});
+
 function PasswordDialog({ close }: { close: () => void }) {
-  const [old, setOld] = useState('');
-  const [next, setNext] = useState('');
-  const [error, setError] = useState<unknown>();
   const signInBy = useSignInBy();
-  const save = async (e: FormEvent) => {
-    e.preventDefault();
-    try {
-      await signInBy(() => ok(api.PUT('/me/password', { body: { old, new: next } })));
+  const form = useFields({
+    schema,
+    start: { old: '', new: '' },
+    send: async (typed) => {
+      await signInBy(() => ok(api.PUT('/me/password', { body: typed })));
       toast.success(t('Password changed. All other devices are signed out.'));
       close();
-    } catch (problem) {
-      setError(problem);
-    }
-  };
+    },
+  });
   return (
     <Dialog title={t('Change password')} close={close}>
-      <Form onSubmit={(e) => void save(e)}>
-        <PasswordField
-          label={t('Current password')}
-          error={fieldOf(error, 'old')}
-          autoFocus
-          autoComplete="current-password"
-          value={old}
-          set={setOld}
-        />
+      <Form of={form}>
+        <PasswordField label={t('Current password')} autoFocus autoComplete="current-password" {...form.field('old')} />
         <PasswordField
           label={t('New password')}
           hint={t('Use 10 to 200 characters. A few words work well.')}
-          error={fieldOf(error, 'new')}
           autoComplete="new-password"
-          value={next}
-          set={setNext}
+          {...form.field('new')}
         />
-        {error && !fieldOf(error, 'old') && !fieldOf(error, 'new') ? <ErrorText>{sentence(error)}</ErrorText> : null}
-        <DialogFoot>
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit">
-            {t('Change password')}
-          </Button>
-        </DialogFoot>
+        <FormFoot of={form} close={close}>
+          {t('Change password')}
+        </FormFoot>
       </Form>
     </Dialog>
   );

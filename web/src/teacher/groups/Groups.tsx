@@ -8,21 +8,19 @@ import { fm, strandName } from '../../shared/format';
 import { useKept } from '../../shared/useKept';
 import { phrase, t } from '../../shared/words';
 import { depthWords } from '../readers/SetMark';
+import { FormPicked, type Plan } from './FormPicked';
 import { useSaid, type ReaderRow } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
-import { Dialog, DialogFoot } from '../../ui/Dialog';
-import { ErrorText } from '../../ui/Field';
-import { Form, ListPage, PageHead, SidePanel } from '../../ui/Page';
+import { ListPage, PageHead, SidePanel } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { Flag } from '../../ui/Shapes';
 import { Empty } from '../../ui/Show';
 import { NumberField, TextField } from '../../ui/TextField';
 
 type Proposal = Api<'ProposalView'>;
-type Plan = { name: string; readerIds: string[] }[];
 type Draft = { plan: Plan | null; proposal: Proposal | null };
 
 const depthOf = (r: ReaderRow) => depthWords(r, String(Math.round(r.depth)));
@@ -391,47 +389,5 @@ function Reason({
         )}
       </p>
     </li>
-  );
-}
-
-/** A group made from what is in the tray; its readers leave the groups they are in. */
-function FormPicked({
-  plan,
-  readers,
-  close,
-  make,
-}: {
-  plan: Plan;
-  readers: ReaderRow[];
-  close: () => void;
-  make: (plan: Plan) => void;
-}) {
-  const [name, setName] = useState('');
-  const taken = plan.some((g) => g.name.toLowerCase() === name.trim().toLowerCase());
-  const ids = readers.map((r) => r.id);
-  return (
-    <Dialog title={t('Create group')} close={close}>
-      <Form
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (name.trim() && !taken)
-            make([
-              ...plan.map((g) => ({ ...g, readerIds: g.readerIds.filter((id) => !ids.includes(id)) })),
-              { name: name.trim(), readerIds: ids },
-            ]);
-        }}
-      >
-        <p>{readers.map((r) => r.called).join(', ')}</p>
-        <div className="grid gap-1">
-          <TextField label={t('Group name')} autoFocus maxLength={40} value={name} set={setName} />
-          {taken && <ErrorText>{t('A group has this name. Choose another.')}</ErrorText>}
-        </div>
-        <DialogFoot>
-          <Button look="main" type="submit" disabled={!name.trim() || taken || readers.length === 0}>
-            {t('Add group')}
-          </Button>
-        </DialogFoot>
-      </Form>
-    </Dialog>
   );
 }

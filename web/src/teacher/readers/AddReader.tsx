@@ -1,56 +1,57 @@
-import { useState, type FormEvent } from 'react';
-import { type Api, api, fieldOf, ok, sentence, namesFields } from '../../shared/api';
+import { useState } from 'react';
+import { z } from 'zod';
+import { type Api, api, ok } from '../../shared/api';
 import { Secret } from '../../shared/Secret';
 import { useChanged } from '../../shared/changed';
+import { present, useFields } from '../../shared/forms';
 import { useOnce } from '../../shared/once';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { useSaid, type ClassData } from '../classQueries';
 import { LevelTable } from './LevelTable';
 import { Button } from '../../ui/Button';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
-import { ErrorText } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form, FormFault, Submit } from '../../ui/Form';
 import { Select } from '../../ui/Select';
 import { NumberField, TextField } from '../../ui/TextField';
+
+const schema = z.object({
+  givenName: present(phrase('Enter a given name.')),
+  familyName: z.string().trim(),
+  grade: z.number(),
+  level: z.number(),
+  guardianMail: z.string().trim(),
+});
 
 /** Adds one reader: name, grade, starting level beside what it means, and shows the sign-in at once. */
 export function AddReader({ data, close }: { data: ClassData; close: () => void }) {
   const once = useOnce();
-  const usual = data.readers[0]?.grade ?? 3;
-  const [given, setGiven] = useState('');
-  const [family, setFamily] = useState('');
-  const [grade, setGrade] = useState(usual);
-  const [level, setLevel] = useState(Math.round(data.levelChart[Math.max(0, usual - 1)]?.depth ?? 30));
-  const [mail, setMail] = useState('');
-  const [error, setError] = useState<unknown>();
+  const usual = data.grade ?? data.readers[0]?.grade ?? 3;
+  const startOf = (grade: number) => Math.round(data.levelChart[Math.max(0, grade - 1)]?.depth ?? 30);
   const [made, setMade] = useState<Api<'AddedReader'> | null>(null);
   const changed = useChanged();
   const said = useSaid();
-  const twin = data.readers.find(
-    (r) =>
-      r.givenName.toLowerCase() === given.trim().toLowerCase() &&
-      r.familyName.toLowerCase() === family.trim().toLowerCase(),
-  );
-
-  const save = async (e: FormEvent) => {
-    e.preventDefault();
-    try {
-      const form = { givenName: given, familyName: family, grade, level, guardianMail: mail || null };
-      const id = once.idOf(form);
+  const form = useFields({
+    schema,
+    start: { givenName: '', familyName: '', grade: usual, level: startOf(usual), guardianMail: '' },
+    send: async (typed) => {
+      const wanted = { ...typed, guardianMail: typed.guardianMail || null };
       const added = await ok(
-        api.POST('/classes/{classId}/readers', { params: { path: { classId: data.id } }, body: { ...form, id } }),
+        api.POST('/classes/{classId}/readers', {
+          params: { path: { classId: data.id } },
+          body: { ...wanted, id: once.idOf(wanted) },
+        }),
       );
       setMade(added);
-      setError(undefined);
-      said(t('Added {{name}}', { name: given }), added.changeId);
+      said(t('Added {{name}}', { name: typed.givenName }), added.changeId);
       await changed('roster');
-    } catch (problem) {
-      setError(problem);
-    }
-  };
+    },
+  });
+  const { givenName, familyName, level } = form.values;
+  const same = (one: string, other: string) => one.toLowerCase() === other.trim().toLowerCase();
+  const twin = data.readers.find((r) => same(r.givenName, givenName) && same(r.familyName, familyName));
   if (made)
     return (
-      <Dialog title={t('{{name}} can sign in', { name: given })} close={close}>
+      <Dialog title={t('{{name}} can sign in', { name: form.values.givenName })} close={close}>
         <p>
           {t('User name')} <b>{made.userName}</b>, {t('class code')} <b>{data.code}</b>
         </p>
@@ -60,8 +61,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
             onClick={() => {
               once.done();
               setMade(null);
-              setGiven('');
-              setFamily('');
+              form.restart({ ...form.values, givenName: '', familyName: '', guardianMail: '' });
             }}
           >
             {t('Add another')}
@@ -72,26 +72,16 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
         </DialogFoot>
       </Dialog>
     );
-  const other = error && !namesFields(error);
   return (
     <Dialog title={t('Add reader')} close={close} wide>
-      <Form onSubmit={(e) => void save(e)}>
+      <Form of={form}>
         <div className="grid gap-6 *:grid *:content-start *:gap-3 sm:grid-cols-[1fr_1.1fr]">
           <div>
-            <TextField
-              label={t('Given name')}
-              error={fieldOf(error, 'givenName')}
-              autoFocus
-              value={given}
-              aria-describedby="given-error"
-              set={setGiven}
-            />
+            <TextField label={t('Given name')} autoFocus {...form.field('givenName')} />
             <TextField
               label={t('Family name')}
               hint={t('Optional. Readers never see it.')}
-              error={fieldOf(error, 'familyName')}
-              value={family}
-              set={setFamily}
+              {...form.field('familyName')}
             />
             {twin && (
               <p className="text-soft text-sm" role="status">
@@ -102,12 +92,10 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
             )}
             <Select
               label={t('Grade')}
-              error={fieldOf(error, 'grade')}
-              value={grade}
-              set={(value) => {
-                const g = Number(value);
-                setGrade(g);
-                setLevel(Math.round(data.levelChart[Math.max(0, g - 1)]?.depth ?? level));
+              {...form.field('grade')}
+              set={(grade) => {
+                form.set('grade', grade);
+                form.set('level', startOf(grade));
               }}
               options={data.levelChart.map((r, i) => ({
                 value: i,
@@ -121,32 +109,27 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
             <TextField
               label={t('Guardian’s email')}
               hint={t('Optional. Used for the letter.')}
-              error={fieldOf(error, 'guardianMail')}
               inputMode="email"
-              value={mail}
-              set={setMail}
+              {...form.field('guardianMail')}
             />
             <NumberField
               label={t('Starting level (fm)')}
               hint={t('A first guess, ± 10 fm. Reading soon outweighs it.')}
-              error={fieldOf(error, 'level')}
               step="0.5"
-              value={level}
-              set={setLevel}
+              {...form.field('level')}
             />
           </div>
-          <LevelTable rows={data.levelChart} own={data.ownColumns} level={level} choose={setLevel} />
+          <LevelTable
+            rows={data.levelChart}
+            own={data.ownColumns}
+            level={level}
+            choose={(to) => form.set('level', to)}
+          />
         </div>
-        {other ? (
-          <ErrorText>
-            {sentence(error)} {t('What you typed is still here.')}
-          </ErrorText>
-        ) : null}
+        <FormFault of={form}>{t('What you typed is still here.')}</FormFault>
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit">
-            {t('Add reader')}
-          </Button>
+          <Submit of={form}>{t('Add reader')}</Submit>
         </DialogFoot>
       </Form>
     </Dialog>

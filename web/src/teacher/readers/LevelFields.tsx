@@ -1,35 +1,29 @@
 import type { Api } from '../../shared/api';
+import type { Bound } from '../../shared/forms';
 import { named, t } from '../../shared/words';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 
-type Written = { level: string; system: string };
-
 /** A level, and how it is written; another way of writing it shows the reader's level now in that way. */
 export function LevelFields({
-  value,
+  level,
+  system,
   labels,
-  error,
-  set,
 }: {
-  value: Written;
+  level: Bound<string>;
+  system: Bound<string>;
   labels: Api<'LabelView'>[];
-  error: string | undefined;
-  set: (value: Written) => void;
 }) {
   return (
     <>
-      <TextField
-        label={t('Level')}
-        error={error}
-        autoFocus
-        value={value.level}
-        set={(level) => set({ level, system: value.system })}
-      />
+      <TextField label={t('Level')} autoFocus {...level} />
       <Select
         label={t('Written as')}
-        value={value.system}
-        set={(system) => set({ system, level: labels.find((l) => l.system === system)?.label ?? value.level })}
+        {...system}
+        set={(to) => {
+          system.set(to);
+          level.set(labels.find((l) => l.system === to)?.label ?? level.value);
+        }}
         options={labels.map((l) => ({ value: l.system, label: named(l.system) }))}
       />
     </>

@@ -1,15 +1,16 @@
-import { useState, type FormEvent } from 'react';
-import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { z } from 'zod';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm, halfRange } from '../../shared/format';
+import { useFields } from '../../shared/forms';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { LevelFields } from './LevelFields';
 import { useChange, type InClass } from './useChange';
 import { Button } from '../../ui/Button';
 import { Radios } from '../../ui/Checkbox';
-import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { Dialog } from '../../ui/Dialog';
 import { FieldRow, FieldSet } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form, FormFoot } from '../../ui/Form';
 import { DateField } from '../../ui/DateField';
 import { TextField } from '../../ui/TextField';
 
@@ -35,6 +36,14 @@ export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boo
   );
 }
 
+const schema = z.object({
+  level: z.string(),
+  system: z.string(),
+  dated: z.boolean(),
+  until: z.string(),
+  reason: z.string(),
+});
+
 /** Makes the level what the teacher says, until a day or the next level check. */
 export function SetLevel({
   params,
@@ -47,35 +56,30 @@ export function SetLevel({
   now: number;
   close: () => void;
 }) {
-  const [form, setForm] = useState({ level: fm(now), system: 'fm', until: '', reason: '' });
-  const [dated, setDated] = useState(false);
   const once = useOnce();
   const change = useChange(close);
-  const known = ['level', 'until', 'reason'].some((f) => fieldOf(change.error, f));
-  const other = change.error && !known ? sentence(change.error) : undefined;
-  const send = (e: FormEvent) => {
-    e.preventDefault();
-    const wanted = { ...form, until: dated && form.until ? form.until : null };
-    change.mutate(() =>
-      ok(
-        api.PUT('/classes/{classId}/readers/{readerId}/level', {
-          params,
-          body: { ...wanted, id: once.idOf(wanted) },
-        }),
-      ),
-    );
-  };
+  const form = useFields({
+    schema,
+    start: { level: fm(now), system: 'fm', dated: false, until: '', reason: '' },
+    send: ({ dated, until, ...typed }) => {
+      const wanted = { ...typed, until: dated && until ? until : null };
+      return change.mutateAsync(() =>
+        ok(
+          api.PUT('/classes/{classId}/readers/{readerId}/level', {
+            params,
+            body: { ...wanted, id: once.idOf(wanted) },
+          }),
+        ),
+      );
+    },
+  });
+  const { dated, until } = form.values;
   return (
     <Dialog title={t('Set level')} close={close}>
-      <Form onSubmit={send}>
+      <Form of={form}>
         <p>{t('Your level is used everywhere. The estimate goes on beneath, and both are shown.')}</p>
         <FieldRow>
-          <LevelFields
-            value={form}
-            labels={labels}
-            error={fieldOf(change.error, 'level')}
-            set={(written) => setForm({ ...form, ...written })}
-          />
+          <LevelFields level={form.field('level')} system={form.field('system')} labels={labels} />
         </FieldRow>
         <FieldSet legend={t('Until')}>
           <Radios
@@ -85,29 +89,14 @@ export function SetLevel({
               { value: 'check', label: t('the next level check') },
               { value: 'date', label: t('a date') },
             ]}
-            set={(until) => setDated(until === 'date')}
+            set={(to) => form.set('dated', to === 'date')}
           />
-          {dated && (
-            <DateField
-              label={t('Last day')}
-              error={fieldOf(change.error, 'until')}
-              value={form.until}
-              set={(value) => setForm({ ...form, until: value })}
-            />
-          )}
+          {dated && <DateField label={t('Last day')} {...form.field('until')} />}
         </FieldSet>
-        <TextField
-          label={t('Why')}
-          error={fieldOf(change.error, 'reason') ?? other}
-          value={form.reason}
-          set={(value) => setForm({ ...form, reason: value })}
-        />
-        <DialogFoot>
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit" disabled={change.isPending || (dated && !form.until)}>
-            {t('Set level')}
-          </Button>
-        </DialogFoot>
+        <TextField label={t('Why')} {...form.field('reason')} />
+        <FormFoot of={form} close={close} disabled={dated && !until}>
+          {t('Set level')}
+        </FormFoot>
       </Form>
     </Dialog>
   );

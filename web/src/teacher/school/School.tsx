@@ -18,7 +18,7 @@ const Windows = part(() => import('./Windows'));
 const SchoolChecks = part(async () => ({ default: (await import('./Windows')).SchoolChecks }));
 const CheckEditor = part(() => import('../checks/CheckEditor'));
 const CheckPage = part(() => import('../checks/CheckPage'));
-const Years = part(() => import('./Years'));
+const Years = part(() => import('./years/Years'));
 const Chart = part(() => import('./Chart'));
 const Choices = part(() => import('./Choices'));
 const Log = part(() => import('./Log'));

@@ -1,15 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
-import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { z } from 'zod';
+import { type Api, api, ok, sentence } from '../../shared/api';
+import { line, useFields } from '../../shared/forms';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import { fields, type Ask } from './useLibrary';
-import { Button } from '../../ui/Button';
-import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { Dialog } from '../../ui/Dialog';
 import { Menu, MenuItem, MenuLabel, MenuLine } from '../../ui/Menu';
-import { Form } from '../../ui/Page';
+import { Form, FormFoot } from '../../ui/Form';
 import { TextField } from '../../ui/TextField';
 
 type Saved = Api<'SavedSearch'>;
@@ -77,32 +78,25 @@ export function Searches({ ask }: { ask: Ask }) {
   );
 }
 
+const schema = z.object({ name: line(40, phrase('Enter a name of {{0}} letters or fewer.'), { 0: 40 }) });
+
 function Keep({ query, close }: { query: string; close: () => void }) {
-  const [name, setName] = useState('');
-  const [error, setError] = useState<unknown>();
-  const save = (e: FormEvent) => {
-    e.preventDefault();
-    void ok(api.POST('/library/searches', { body: { name, query } })).then(() => {
+  const form = useFields({
+    schema,
+    start: { name: '' },
+    send: async ({ name }) => {
+      await ok(api.POST('/library/searches', { body: { name, query } }));
       toast.success(t('Saved search {{name}}', { name }));
       close();
-    }, setError);
-  };
+    },
+  });
   return (
     <Dialog title={t('Save search')} close={close}>
-      <Form onSubmit={save}>
-        <TextField
-          label={t('Name')}
-          error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
-          autoFocus
-          value={name}
-          set={setName}
-        />
-        <DialogFoot>
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit">
-            {t('Save')}
-          </Button>
-        </DialogFoot>
+      <Form of={form}>
+        <TextField label={t('Name')} autoFocus {...form.field('name')} />
+        <FormFoot of={form} close={close}>
+          {t('Save')}
+        </FormFoot>
       </Form>
     </Dialog>
   );

@@ -1,19 +1,14 @@
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { fm, halfRange } from '../../shared/format';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { SoundWindow } from './SoundWindow';
+import { StateDepth } from './StateDepth';
 import type { TextData, Version } from './TextPage';
-import { Button } from '../../ui/Button';
-import { Dialog, DialogFoot } from '../../ui/Dialog';
-import { ErrorText } from '../../ui/Field';
 import { Menu, MenuItem, MenuLabel, MenuLine } from '../../ui/Menu';
-import { Form } from '../../ui/Page';
-import { TextField } from '../../ui/TextField';
 
 const files = [
   ['epub', 'EPUB'],
@@ -96,59 +91,5 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
         />
       )}
     </>
-  );
-}
-
-function StateDepth({ x, version, close }: { x: TextData; version: Version; close: () => void }) {
-  const [depth, setDepth] = useState(String(version.stated?.depth ?? version.depth.toFixed(1)));
-  const [reason, setReason] = useState(version.stated?.reason ?? '');
-  const [error, setError] = useState<unknown>();
-  const send = (value: number | null) =>
-    void ok(
-      api.PUT('/texts/{textId}/versions/{versionId}/depth', {
-        params: { path: { textId: x.id, versionId: version.id } },
-        body: {
-          depth: value,
-          reason: value === null ? null : reason,
-        },
-      }),
-    ).then(() => {
-      toast.success(value === null ? t('The calculated depth counts again') : t('Overruled depth'));
-      close();
-    }, setError);
-  const save = (e: FormEvent) => {
-    e.preventDefault();
-    send(Number(depth));
-  };
-  return (
-    <Dialog title={t('Overrule depth of version {{name}}', { name: version.label })} close={close}>
-      <Form onSubmit={save}>
-        <p>
-          {t('The calculated depth is {{depth}} ± {{error}} fm. Yours counts instead; both stay visible.', {
-            depth: fm(version.formulaDepth),
-            error: halfRange(version.formulaError).toFixed(1),
-          })}
-        </p>
-        <TextField
-          label={t('Depth in fathoms')}
-          error={fieldOf(error, 'depth')}
-          type="number"
-          step="0.5"
-          value={depth}
-          set={setDepth}
-        />
-        <TextField label={t('Why')} error={fieldOf(error, 'reason')} value={reason} set={setReason} />
-        {error && !fieldOf(error, 'depth') && !fieldOf(error, 'reason') ? (
-          <ErrorText>{sentence(error)}</ErrorText>
-        ) : null}
-        <DialogFoot>
-          {version.stated && <Button onClick={() => send(null)}>{t('Use calculated depth')}</Button>}
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit">
-            {t('Overrule depth')}
-          </Button>
-        </DialogFoot>
-      </Form>
-    </Dialog>
   );
 }

@@ -1,10 +1,27 @@
-import type { Api } from '../../shared/api';
+import { z } from 'zod';
+import { line } from '../../shared/forms';
+import { phrase } from '../../shared/words';
 
 /**
  * A text as it is written: versions as one piece of Markdown each. A new one brings its ID, so that what is sent again
  * is the same text.
  */
-export type TextForm = Omit<Api<'OwnTextRequest'>, 'revision'>;
+export const textSchema = z.object({
+  id: z.string().nullish(),
+  title: line(120, phrase('Enter a title of 120 letters or fewer.')),
+  kind: z.string(),
+  topic: z.string(),
+  fiction: z.boolean(),
+  spelling: z.string(),
+  blurb: z.string(),
+  season: z.string(),
+  mine: z.boolean(),
+  note: z.string(),
+  versions: z.array(z.object({ id: z.string().nullish(), label: z.string(), body: z.string() })),
+  words: z.array(z.object({ text: z.string(), part: z.string(), meaning: z.string(), example: z.string() })),
+});
+
+export type TextForm = z.infer<typeof textSchema>;
 
 export const emptyText: TextForm = {
   title: '',

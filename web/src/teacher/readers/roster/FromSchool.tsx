@@ -4,6 +4,7 @@ import { cx } from 'class-variance-authority';
 import { type Api, api, ok } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { useSession } from '../../../shared/session';
+import { gradeOptions } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import { useRosterChange, type Roster } from './rosterQueries';
 import { Button } from '../../../ui/Button';
@@ -116,10 +117,7 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
           set={setGrade}
           options={[
             { value: '', label: t('any grade') },
-            ...Array.from({ length: 13 }, (_, g) => ({
-              value: String(g),
-              label: t('grade {{grade}}', { grade: g === 0 ? 'K' : g }),
-            })),
+            ...gradeOptions.map((g) => ({ value: String(g.value), label: t('grade {{grade}}', { grade: g.label }) })),
           ]}
         />
         <Select

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, ok } from '../../../shared/api';
+import { gradeOptions } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import { useRosterChange, type Roster } from './rosterQueries';
 import { Button } from '../../../ui/Button';
@@ -29,7 +30,7 @@ export function Joinings({ roster }: { roster: Roster }) {
           inline
           value={grade}
           set={(value) => setGrade(Number(value))}
-          options={Array.from({ length: 13 }, (_, g) => ({ value: g, label: g === 0 ? 'K' : g }))}
+          options={gradeOptions}
         />
       </Row>
       <ul className="flex flex-wrap gap-x-6 gap-y-1.5 [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1.5">

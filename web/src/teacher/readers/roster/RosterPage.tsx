@@ -157,12 +157,12 @@ function Head({
       {(roster.mayChange || (roster.assistantsPrint && ids.length === 1)) && (
         <PrintMenu classId={roster.id} picked={ids} letters={roster.mayChange} />
       )}
-      <Menu label={t('Take out')} icon={<DownloadSimple size={20} aria-hidden />}>
+      <Menu label={t('Export')} icon={<DownloadSimple size={20} aria-hidden />}>
         <MenuItem asChild>
-          <a href={`/api/classes/${roster.id}/roster.xlsx`}>{t('Export XLSX')}</a>
+          <a href={`/api/classes/${roster.id}/roster.xlsx`}>{t('As XLSX')}</a>
         </MenuItem>
         <MenuItem asChild>
-          <a href={`/api/classes/${roster.id}/roster.csv`}>{t('Export CSV')}</a>
+          <a href={`/api/classes/${roster.id}/roster.csv`}>{t('As CSV')}</a>
         </MenuItem>
       </Menu>
       {roster.mayChange && (

@@ -1,26 +1,22 @@
 import { cx } from 'class-variance-authority';
-import { ArrowDown, ArrowUp, Plus, Trash, WarningDiamond } from '@phosphor-icons/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, ok, sentence } from '../../../shared/api';
-import { strandName } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
 import { phrase, say, t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { base64 } from '../bring';
 import { useKept } from '../../../shared/useKept';
 import { useChanged } from '../../../shared/changed';
-import { kindName, kinds } from './kinds';
+import { OneQuestion } from './OneQuestion';
 import { ProofText } from './ProofText';
-import { QuestionForm } from './QuestionForm';
+import { QuestionList } from './QuestionList';
 import { blank, formOf, moved, type FormQuestion, type QuizData } from './quizForm';
 import { sure } from '../../../shared/sure';
 import { Button } from '../../../ui/Button';
 import { ErrorText } from '../../../ui/Field';
-import { FileButton } from '../../../ui/FileButton';
-import { Menu, MenuItem } from '../../../ui/Menu';
 import { PageHead } from '../../../ui/Page';
 import { Empty, Show } from '../../../ui/Show';
 
@@ -97,7 +93,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
       action: { label: t('Undo'), onClick: () => setQuestions(had) },
     });
   };
-  const bringIn = async (file: File) => {
+  const importFile = async (file: File) => {
     try {
       const found = await ok(
         api.POST('/texts/{textId}/quiz/read', {
@@ -166,12 +162,13 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
           'lg:grid-cols-[264px_minmax(0,1fr)_380px]',
         )}
       >
-        <aside
-          className={cx(
-            'border-line bg-sand [&_small]:text-soft overflow-auto px-2 pt-2 pb-4 text-sm lg:border-r',
-            '[&_ol]:mb-2 [&_ol]:grid [&_ol]:gap-0.5 [&_small]:block',
-          )}
-          aria-label={t('Questions')}
+        <QuestionList
+          questions={questions}
+          faults={faults}
+          at={at}
+          setAt={setAt}
+          add={add}
+          importFile={(file) => void importFile(file)}
         >
           {kept.found && (
             <p className="text-sm" role="status">
@@ -187,103 +184,17 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
               </Button>
             </p>
           )}
-          <ol>
-            {questions.map((x, i) => {
-              const mine = faults.filter((f) => f.at === i);
-              return (
-                <li key={i}>
-                  <button
-                    type="button"
-                    aria-current={i === at ? 'true' : undefined}
-                    onClick={() => setAt(i)}
-                    className={cx(
-                      'hover:bg-paper aria-[current]:border-overlay aria-[current]:bg-tint grid w-full',
-                      'grid-cols-[20px_1fr_auto] items-start gap-1.5 rounded-md border border-transparent px-2',
-                      'py-1.5 text-left',
-                    )}
-                  >
-                    <b>{i + 1}</b>
-                    <span>
-                      {x.stem || t('(no question yet)')}
-                      <small>
-                        {strandName(x.strand)} · {kindName(x.kind)}
-                        {x.after && ` · ${t('on the way')}`}
-                        {x.evidence && ` · ${t('proof')}`}
-                      </small>
-                    </span>
-                    {mine.length > 0 && (
-                      <WarningDiamond
-                        size={18}
-                        weight={mine.some((f) => f.stops) ? 'fill' : 'regular'}
-                        color="var(--color-buoy)"
-                        aria-label={t('{{count}} remarks', { count: mine.length })}
-                      />
-                    )}
-                  </button>
-                </li>
-              );
-            })}
-          </ol>
-          <Menu label={t('Add question')}>
-            {kinds.map((k) => (
-              <MenuItem key={k} onSelect={() => add(k)}>
-                <Plus size={16} aria-hidden /> {kindName(k)}
-              </MenuItem>
-            ))}
-          </Menu>
-          <FileButton size="sm" label={t('Import questions (QTI)')} accept=".zip" take={(file) => void bringIn(file)} />
-          {questions.length > 0 && (
-            <ul
-              className="border-buoy bg-paper mt-3 grid gap-1 border-l-3 px-2.5 py-2"
-              aria-label={t('About the whole quiz')}
-            >
-              {faults
-                .filter((f) => f.at == null)
-                .map((f) => (
-                  <li key={say(f.sentence)}>{say(f.sentence)}</li>
-                ))}
-            </ul>
-          )}
-        </aside>
+        </QuestionList>
         {q ? (
-          <div className="grid content-start gap-2.5 overflow-auto px-4 pt-2.5 pb-6">
-            <div className="flex flex-wrap items-center gap-2">
-              <h2>{t('Question {{n}}', { n: at + 1 })}</h2>
-              <span className="grow" />
-              <Button size="sm" disabled={at === 0} onClick={() => move(at - 1)}>
-                <ArrowUp size={16} aria-hidden />
-                {t('Move up')}
-              </Button>
-              <Button size="sm" disabled={at === questions.length - 1} onClick={() => move(at + 1)}>
-                <ArrowDown size={16} aria-hidden />
-                {t('Move down')}
-              </Button>
-              <Button size="sm" onClick={remove}>
-                <Trash size={16} aria-hidden />
-                {t('Remove question')}
-              </Button>
-            </div>
-            <QuestionForm key={at} q={q} first={at === 0} change={change} />
-            <div role="status" aria-label={t('Remarks')}>
-              {faults.some((f) => f.at === at) && (
-                <ul className="grid gap-1 [&>li]:grid [&>li]:grid-cols-[22px_1fr]">
-                  {faults
-                    .filter((f) => f.at === at)
-                    .map((f) => (
-                      <li key={say(f.sentence)} className={f.stops ? 'font-semibold' : undefined}>
-                        <WarningDiamond
-                          size={16}
-                          weight={f.stops ? 'fill' : 'regular'}
-                          color="var(--color-buoy)"
-                          aria-hidden
-                        />
-                        {say(f.sentence).charAt(0).toUpperCase() + say(f.sentence).slice(1)}
-                      </li>
-                    ))}
-                </ul>
-              )}
-            </div>
-          </div>
+          <OneQuestion
+            q={q}
+            at={at}
+            last={at === questions.length - 1}
+            faults={faults}
+            change={change}
+            move={move}
+            remove={remove}
+          />
         ) : (
           <Empty title={t('No questions yet')}>
             <p>
