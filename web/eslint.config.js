@@ -31,6 +31,15 @@ export default ts.config(
     },
   },
   {
+    // A view is read at one look, and so is each of its components.
+    files: ['src/**/*.tsx'],
+    rules: {
+      'max-lines': ['error', 250],
+      'max-lines-per-function': ['error', 120],
+      'no-nested-ternary': 'error',
+    },
+  },
+  {
     files: ['src/**/*.{ts,tsx}'],
     languageOptions: { parserOptions: { projectService: true } },
     rules: {

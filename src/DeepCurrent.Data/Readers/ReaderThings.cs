@@ -139,6 +139,16 @@ public static class ReaderThings
             Key: "group_id",
             Twin: "m.group_id = x.group_id"
         ),
+        new(
+            "class_picture",
+            n => $"{n:count} pictures in a class",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: false,
+            "pictures",
+            Key: "class_id",
+            Twin: "m.class_id = x.class_id"
+        ),
         new("loan", n => $"{n:count} copies on loan", OnMerge.Moves, OnDelete.Cascades, Work: true, "loans"),
         new(
             "guardianship",

@@ -126,6 +126,11 @@ public sealed class RecordStore(NpgsqlDataSource db)
               json_build_object('group', g.name, 'from', g.formed_at, 'to', g.closed_at) order by g.formed_at)
             from group_member m join guided_group g on g.id = m.group_id
             where m.reader_id = r.id),
+          'pictures',
+          (
+            select json_agg(json_build_object('class', c.name, 'picture', p.picture) order by c.name)
+            from class_picture p join class c on c.id = p.class_id
+            where p.reader_id = r.id),
           'guardians',
           (
             select json_agg(

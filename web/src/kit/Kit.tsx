@@ -1,42 +1,30 @@
 import { Plus } from '@phosphor-icons/react';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
-import { z } from 'zod';
-import { useFields } from '../shared/forms';
 import { Button, TextButton } from '../ui/Button';
 import { IconButton } from '../ui/IconButton';
 import { Checkbox, Radios, Switch } from '../ui/Checkbox';
-import { Dialog } from '../ui/Dialog';
-import { Form, FormFoot } from '../ui/Form';
 import { ErrorText, FieldRow, FieldSet } from '../ui/Field';
 import { FileButton } from '../ui/FileButton';
 import { Brand, Neatline } from '../ui/Frame';
-import { Meter, Progress, Range, RangeScale } from '../ui/Measures';
+import { Meter, Range, RangeScale } from '../ui/Measures';
 import { Menu, MenuCheck, MenuItem, MenuLabel, MenuLine, SubMenu } from '../ui/Menu';
-import { Card, Notice, PageHead, Row, ScrollPage, SidePanel } from '../ui/Page';
+import { PageHead, Row, ScrollPage } from '../ui/Page';
 import { Segments } from '../ui/Segments';
 import { Select } from '../ui/Select';
 import { Flag, Plate, Token, Waiting } from '../ui/Shapes';
-import { Empty, Failed, Loading } from '../ui/Show';
 import { Slider } from '../ui/Slider';
 import { Spread } from '../ui/Spread';
-import { ColumnsMenu, DataTableView, TableFoot } from '../ui/table/DataTableView';
-import { useDataTable, usePicks, type Column } from '../ui/table/useDataTable';
 import { DateField } from '../ui/DateField';
 import { NumberField, PasswordField, SearchField, TextArea, TextField } from '../ui/TextField';
 import { Toasts } from '../ui/Toasts';
 import { TideMarks } from '../ui/TideMarks';
 import { Buoy } from '../ui/Buoy';
-import { phrase } from '../shared/words';
+import { Lists, Windows } from './KitLists';
+import { Part } from './Part';
+import { States } from './KitStates';
 
 /* Shows each piece in every state, in development only. Its sentences are not the product's, so they are not in the catalogue. */
-
-const Part = ({ title, children }: { title: string; children: ReactNode }) => (
-  <section className="border-line grid gap-3 border-b px-4 py-4" aria-label={title}>
-    <h2>{title}</h2>
-    {children}
-  </section>
-);
 
 const scale = { from: 0, to: 60, step: 20, width: 160 };
 
@@ -234,108 +222,6 @@ function Shapes() {
           <Meter label="Words" of={2500} at={1784} due={2000} />
         </div>
       </Row>
-    </Part>
-  );
-}
-
-function States() {
-  return (
-    <Part title="States">
-      <Notice>Something one should know.</Notice>
-      <Notice kind="action" row aria-label="With the readers picked">
-        <b>3 readers</b> <Button size="sm">Edit…</Button>
-      </Notice>
-      <div className="grid gap-4 lg:grid-cols-3">
-        <Card>
-          <Empty title="No texts yet">
-            <p>Texts you write or import are listed here.</p>
-            <Button look="main">Import texts…</Button>
-          </Empty>
-        </Card>
-        <Card>
-          <Failed error={new Error('offline')} again={() => undefined} />
-        </Card>
-        <Card>
-          <Loading />
-          <Progress value={0.4}>Reading 400 of 1,000 rows</Progress>
-        </Card>
-      </div>
-      <SidePanel className="max-w-80" aria-label="Side panel">
-        <p className="px-4 py-2">What stands at the side and narrows a page.</p>
-      </SidePanel>
-    </Part>
-  );
-}
-
-function Windows() {
-  const [open, setOpen] = useState(false);
-  return (
-    <Part title="Windows">
-      <Row>
-        <Button onClick={() => setOpen(true)}>Open a window…</Button>
-      </Row>
-      {open && <Rename close={() => setOpen(false)} />}
-    </Part>
-  );
-}
-
-const renameSchema = z.object({ name: z.string().min(3, { error: () => 'Use 3 letters or more.' }) });
-
-/** A form in a window: Save with fewer letters shows what is wrong, with more what the server refuses. */
-function Rename({ close }: { close: () => void }) {
-  const form = useFields({
-    schema: renameSchema,
-    start: { name: '' },
-    send: () => Promise.reject(new Error('The server says no. What you typed is still here.')),
-  });
-  return (
-    <Dialog title="Rename group" close={close}>
-      <Form of={form}>
-        <TextField label="Name" {...form.field('name')} />
-        <FormFoot of={form} close={close}>
-          Save
-        </FormFoot>
-      </Form>
-    </Dialog>
-  );
-}
-
-type Line = { id: string; name: string; depth: number };
-const lines: Line[] = Array.from({ length: 300 }, (_, i) => ({
-  id: `r${i}`,
-  name: `Reader ${i + 1}`,
-  depth: 18 + ((i * 7) % 30),
-}));
-const columns: Column<Line>[] = [
-  { key: 'name', name: phrase('Reader'), by: (r) => r.name, show: (r) => r.name },
-  { key: 'depth', name: phrase('Depth'), num: true, by: (r) => r.depth, show: (r) => r.depth.toFixed(1) },
-  { key: 'band', name: phrase('Group'), show: (r) => (r.depth > 30 ? 'Mill' : 'Kelp') },
-];
-
-function Lists() {
-  const [asked, setAsked] = useState('');
-  const picks = usePicks();
-  const list = useDataTable({
-    list: 'kit',
-    columns,
-    rows: lines,
-    id: (r) => r.id,
-    name: (r) => r.name,
-    open: () => undefined,
-    asked,
-    matches: (r, words) => r.name.includes(words),
-    picking: picks.picking,
-  });
-  return (
-    <Part title="Lists">
-      <Row>
-        <SearchField label="Filter by name" value={asked} set={setAsked} />
-        <ColumnsMenu of={list} />
-      </Row>
-      <div className="flex h-75 flex-col">
-        <DataTableView of={list} label="Three hundred readers" empty={<Empty title="No readers match" />} />
-        <TableFoot of={list} counted={(n, all) => `${n} of ${all} readers`} picked={`${picks.picked.length} picked`} />
-      </div>
     </Part>
   );
 }

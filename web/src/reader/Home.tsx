@@ -66,11 +66,6 @@ export function Home({ session }: { session: Session }) {
             done = all.filter(finished);
           const next = open.find((k) => k.state === 'UnderWay') ?? open[0];
           const rest = open.filter((k) => k !== next);
-          const week = new Date();
-          week.setDate(week.getDate() - 7);
-          const words = done
-            .filter((k) => !k.handedInAt || new Date(k.handedInAt) > week)
-            .reduce((s, k) => s + k.words, 0);
           return (
             <main
               className={cx(
@@ -83,30 +78,7 @@ export function Home({ session }: { session: Session }) {
                 <RefusedNote />
                 <Checks />
                 <h2 id="next">{t('Next for you')}</h2>
-                {next ? (
-                  <article className={islandLook({ kind: 'next' })}>
-                    <h3>{next.title}</h3>
-                    <p>{next.blurb}</p>
-                    {next.directions && <Directions>{next.directions}</Directions>}
-                    <p className="text-soft">
-                      {length(next)}
-                      {next.dueOn && ` · ${due(next, next.dueOn)}`}
-                    </p>
-                    <Button asChild look="main" size="reader">
-                      <Link
-                        to={to(next)}
-                        aria-label={`${next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}: ${next.title}`}
-                      >
-                        {next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}
-                      </Link>
-                    </Button>
-                  </article>
-                ) : (
-                  <article className={islandLook({ kind: 'next' })}>
-                    <h3>{t('All done')}</h3>
-                    <p>{t('Nothing to read now. Your teacher will choose more.')}</p>
-                  </article>
-                )}
+                <Next ticket={next} />
                 {next?.chosen && <PutBack ticketId={next.id} title={next.title} />}
                 {rest.length > 0 && (
                   <>
@@ -129,30 +101,7 @@ export function Home({ session }: { session: Session }) {
                 )}
                 <ChooseNext />
               </section>
-              <section aria-labelledby="done">
-                <h2 id="done">{t('Finished')}</h2>
-                <p className="mb-3.5">
-                  {words > 0
-                    ? t('You read {{count}} words this week.', { count: words })
-                    : t('No text finished yet this week.')}
-                </p>
-                <ul className="grid gap-2">
-                  {done.slice(0, 12).map((k) => (
-                    <li key={k.id}>
-                      <Link className={bigPlate} to={`/text/${k.id}/result`}>
-                        <b>{k.title}</b>
-                        <span className="text-soft">
-                          {k.handedInAt ? dayOf(k.handedInAt) : t('not sent yet')}
-                          {k.handedInAt && k.state !== 'Released' && ` · ${t('your teacher is reading it')}`}
-                          {k.state === 'Released' &&
-                            k.score != null &&
-                            ` · ${t('{{share}} on the first try', { share: percent(k.score) })}`}
-                        </span>
-                      </Link>
-                    </li>
-                  ))}
-                </ul>
-              </section>
+              <Finished tickets={done} />
             </main>
           );
         }}
@@ -201,5 +150,65 @@ function Checks() {
         </article>
       ))}
     </>
+  );
+}
+
+/** The one thing to go on with. */
+function Next({ ticket: next }: { ticket: MyTicket | undefined }) {
+  if (!next)
+    return (
+      <article className={islandLook({ kind: 'next' })}>
+        <h3>{t('All done')}</h3>
+        <p>{t('Nothing to read now. Your teacher will choose more.')}</p>
+      </article>
+    );
+  return (
+    <article className={islandLook({ kind: 'next' })}>
+      <h3>{next.title}</h3>
+      <p>{next.blurb}</p>
+      {next.directions && <Directions>{next.directions}</Directions>}
+      <p className="text-soft">
+        {length(next)}
+        {next.dueOn && ` · ${due(next, next.dueOn)}`}
+      </p>
+      <Button asChild look="main" size="reader">
+        <Link
+          to={to(next)}
+          aria-label={`${next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}: ${next.title}`}
+        >
+          {next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}
+        </Link>
+      </Button>
+    </article>
+  );
+}
+
+function Finished({ tickets: done }: { tickets: MyTicket[] }) {
+  const week = new Date();
+  week.setDate(week.getDate() - 7);
+  const words = done.filter((k) => !k.handedInAt || new Date(k.handedInAt) > week).reduce((s, k) => s + k.words, 0);
+  return (
+    <section aria-labelledby="done">
+      <h2 id="done">{t('Finished')}</h2>
+      <p className="mb-3.5">
+        {words > 0 ? t('You read {{count}} words this week.', { count: words }) : t('No text finished yet this week.')}
+      </p>
+      <ul className="grid gap-2">
+        {done.slice(0, 12).map((k) => (
+          <li key={k.id}>
+            <Link className={bigPlate} to={`/text/${k.id}/result`}>
+              <b>{k.title}</b>
+              <span className="text-soft">
+                {k.handedInAt ? dayOf(k.handedInAt) : t('not sent yet')}
+                {k.handedInAt && k.state !== 'Released' && ` · ${t('your teacher is reading it')}`}
+                {k.state === 'Released' &&
+                  k.score != null &&
+                  ` · ${t('{{share}} on the first try', { share: percent(k.score) })}`}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

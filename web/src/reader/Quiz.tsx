@@ -51,10 +51,8 @@ function Questions({ work, name }: { work: Work; name: string }) {
     setAt(to);
   };
   const [peek, setPeek] = useState(false);
-  const [error, setError] = useState('');
-  const [busy, setBusy] = useState(false);
+  const { handIn, error, busy } = useHandIn(work.id);
   const client = useQueryClient();
-  const navigate = useNavigate();
   const question = sure(work.questions[at]);
   const patch = (next: Question) =>
     client.setQueryData<Work>(
@@ -62,27 +60,6 @@ function Questions({ work, name }: { work: Work; name: string }) {
       (w) => w && { ...w, state: 'UnderWay', questions: w.questions.map((q) => (q.id === next.id ? next : q)) },
     );
   const left = work.questions.filter((q) => !tried(q, kept)).length;
-  const handIn = async () => {
-    setBusy(true);
-    setError('');
-    try {
-      const result = await send({
-        id: `${work.id}-hand-in`,
-        about: work.id,
-        kind: 'hand-in',
-        params: { path: { ticketId: work.id }, query: { at: new Date().toISOString() } },
-        body: undefined,
-      });
-      if (result) client.setQueryData(keys.my.result(work.id), result);
-      void client.invalidateQueries({ queryKey: keys.my.tickets });
-      void client.invalidateQueries({ queryKey: keys.my.ticket(work.id) });
-      await navigate(`/text/${work.id}/result`);
-    } catch (e) {
-      setError(sentence(e));
-    } finally {
-      setBusy(false);
-    }
-  };
   return (
     <ReaderSide>
       <ReaderBar>
@@ -112,23 +89,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
           kept={kept.get(question.id)}
           said={(next) => next && patch(next)}
         />
-        <aside className={textSheet({ open: peek })} aria-label={t('The text')}>
-          <button className={sheetPull} aria-expanded={peek} onClick={() => setPeek(!peek)}>
-            <BookOpen size={24} aria-hidden />
-            <span>{peek ? t('Close the text') : t('Look in the text')}</span>
-          </button>
-          <div
-            className={letters(work.depth) === 'serif' ? 'font-serif' : undefined}
-            tabIndex={peek ? 0 : -1}
-            aria-hidden={!peek}
-            role="region"
-            aria-label={t('The whole text')}
-          >
-            {work.pages.flat().map((p, i) => (
-              <Block key={i} text={p} heading="h2" />
-            ))}
-          </div>
-        </aside>
+        <TextSheet work={work} open={peek} toggle={() => setPeek(!peek)} />
       </Water>
       <ReaderFoot>
         {at > 0 ? (
@@ -160,5 +121,57 @@ function Questions({ work, name }: { work: Work; name: string }) {
         )}
       </ReaderFoot>
     </ReaderSide>
+  );
+}
+
+function useHandIn(ticketId: string) {
+  const [error, setError] = useState('');
+  const [busy, setBusy] = useState(false);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const handIn = async () => {
+    setBusy(true);
+    setError('');
+    try {
+      const result = await send({
+        id: `${ticketId}-hand-in`,
+        about: ticketId,
+        kind: 'hand-in',
+        params: { path: { ticketId: ticketId }, query: { at: new Date().toISOString() } },
+        body: undefined,
+      });
+      if (result) client.setQueryData(keys.my.result(ticketId), result);
+      void client.invalidateQueries({ queryKey: keys.my.tickets });
+      void client.invalidateQueries({ queryKey: keys.my.ticket(ticketId) });
+      await navigate(`/text/${ticketId}/result`);
+    } catch (e) {
+      setError(sentence(e));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { handIn, error, busy };
+}
+
+/** The text beside the question, one tap away. */
+function TextSheet({ work, open: peek, toggle }: { work: Work; open: boolean; toggle: () => void }) {
+  return (
+    <aside className={textSheet({ open: peek })} aria-label={t('The text')}>
+      <button className={sheetPull} aria-expanded={peek} onClick={toggle}>
+        <BookOpen size={24} aria-hidden />
+        <span>{peek ? t('Close the text') : t('Look in the text')}</span>
+      </button>
+      <div
+        className={letters(work.depth) === 'serif' ? 'font-serif' : undefined}
+        tabIndex={peek ? 0 : -1}
+        aria-hidden={!peek}
+        role="region"
+        aria-label={t('The whole text')}
+      >
+        {work.pages.flat().map((p, i) => (
+          <Block key={i} text={p} heading="h2" />
+        ))}
+      </div>
+    </aside>
   );
 }

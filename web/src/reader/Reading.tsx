@@ -1,18 +1,16 @@
 import { cx } from 'class-variance-authority';
 import { CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
-import { useQueryClient } from '@tanstack/react-query';
-import { Fragment, useEffect, useRef, useState } from 'react';
+import { Fragment, useEffect, useRef, useState, type PointerEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { keys } from '../shared/keys';
-import { Block, plain } from '../shared/paragraphs';
+import { plain } from '../shared/paragraphs';
 import { t } from '../shared/words';
+import { Between } from './Between';
 import { LeadLine } from './LeadLine';
 import { Listen } from './Listen';
 import { RecordMine } from './RecordMine';
-import { keptAnswers, send, useOutbox } from './offline/outbox';
+import { send } from './offline/outbox';
+import { Paragraph } from './Paragraph';
 import { finished, letters, useWork, type Work } from './queries';
-import { Asked } from './questions/Asked';
-import type { Question } from './questions/draft';
 import { useSpell } from './useSpell';
 import { useReadAloud } from './useReadAloud';
 import { sure } from '../shared/sure';
@@ -21,8 +19,6 @@ import { ReaderBar, ReaderFoot, ReaderSide, Water, pageLook } from '../ui/Reader
 import { Show } from '../ui/Show';
 import { ToMyReading } from './ToMyReading';
 import { PageTitle } from '../ui/PageTitle';
-
-const spokenLook = '-mx-0.75 rounded-sm bg-ink px-0.75 py-1 text-paper';
 
 export default function Reading() {
   const { ticketId = '' } = useParams();
@@ -41,6 +37,7 @@ const opened = (ticketId: string) =>
   }).catch(() => undefined);
 
 const tints = ['paper', 'sea', 'sand', 'plain'] as const;
+type Tint = (typeof tints)[number];
 
 /** The text, a page at a time, in the reader's own letters and page colour. */
 function Pages({ work }: { work: Work }) {
@@ -49,9 +46,7 @@ function Pages({ work }: { work: Work }) {
   const [font, setFont] = useState<'first' | 'serif'>(
     () => (localStorage.getItem('dc-letters') as 'first' | 'serif' | null) ?? letters(work.depth),
   );
-  const [tint, setTint] = useState<(typeof tints)[number]>(
-    () => (localStorage.getItem('dc-page') as (typeof tints)[number] | null) ?? 'paper',
-  );
+  const [tint, setTint] = useState<Tint>(() => (localStorage.getItem('dc-page') as Tint | null) ?? 'paper');
   const [guide, setGuide] = useState(false);
   const [word, setWord] = useState<Work['words'][number] | null>(null);
   const body = useRef<HTMLElement>(null);
@@ -78,34 +73,7 @@ function Pages({ work }: { work: Work }) {
       <ReaderBar>
         <ToMyReading />
         <PageTitle>{work.title}</PageTitle>
-        <div className="ml-auto flex gap-2 max-md:flex-wrap">
-          <Button
-            size="reader"
-            onClick={() => {
-              const next = font === 'first' ? 'serif' : 'first';
-              setFont(next);
-              localStorage.setItem('dc-letters', next);
-            }}
-          >
-            <TextAa size={24} aria-hidden />
-            {t('Font')}
-          </Button>
-          <Button
-            size="reader"
-            onClick={() => {
-              const next = sure(tints[(tints.indexOf(tint) + 1) % tints.length]);
-              setTint(next);
-              localStorage.setItem('dc-page', next);
-            }}
-          >
-            <DropHalf size={24} aria-hidden />
-            {t('Page colour')}
-          </Button>
-          <Button size="reader" aria-pressed={guide} onClick={() => setGuide(!guide)}>
-            <Rows size={24} aria-hidden />
-            {t('Line guide')}
-          </Button>
-        </div>
+        <Settings font={font} setFont={setFont} tint={tint} setTint={setTint} guide={guide} setGuide={setGuide} />
       </ReaderBar>
       <Water>
         <LeadLine
@@ -143,27 +111,7 @@ function Pages({ work }: { work: Work }) {
             </Fragment>
           ))}
         </article>
-        {word && (
-          <aside
-            className={cx(
-              'border-overlay bg-paper shadow-lift [&_p]:font-first [&_h2]:font-first z-3 w-72.5 rounded-md',
-              'border-2 px-5 pt-3 pb-5 max-md:relative md:absolute md:top-30 md:left-240 [&_h2]:flex',
-              '[&_h2]:items-center [&_h2]:gap-2 [&_h2]:text-2xl [&_h2]:leading-11',
-            )}
-            aria-label={t('The word {{word}}', { word: word.text })}
-          >
-            <h2>{word.text}</h2>
-            <button
-              className="hover:bg-tint absolute top-2 right-1.5 grid size-11 place-content-center rounded-md"
-              aria-label={t('Close word card')}
-              onClick={() => setWord(null)}
-            >
-              <X size={24} aria-hidden />
-            </button>
-            <p>{word.meaning}</p>
-            <p className="border-line mt-2 mb-3 border-t pt-2">{word.example}</p>
-          </aside>
-        )}
+        {word && <WordCard word={word} close={() => setWord(null)} />}
       </Water>
       <ReaderFoot>
         <Button size="reader" disabled={page === 0} onClick={() => turn(page - 1)}>
@@ -194,89 +142,81 @@ function Pages({ work }: { work: Work }) {
   );
 }
 
-/** Questions on the way: they help while reading and count for nothing. */
-function Between({ work, after, last }: { work: Work; after: number; last: boolean }) {
-  const client = useQueryClient();
-  useOutbox();
-  const here = work.onTheWay.filter((q) => q.after === after || (last && (q.after ?? 0) > after));
-  if (here.length === 0) return null;
-  const kept = keptAnswers(work.id);
-  const patch = (next: Question) =>
-    client.setQueryData<Work>(
-      keys.my.ticket(work.id),
-      (w) => w && { ...w, onTheWay: w.onTheWay.map((q) => (q.id === next.id ? next : q)) },
-    );
-  return (
-    <aside
-      data-between
-      className="[&>p]:font-ui [&>p]:text-reader [&>p]:text-soft -mx-3 my-6 [&>p]:mb-1.5 [&>p]:font-semibold"
-      aria-label={t('A question on the way')}
-    >
-      <p>{t('Stop and think')}</p>
-      {here.map((q, i) => (
-        <Asked
-          key={q.id}
-          aside
-          work={work}
-          q={q}
-          before={here[i - 1]}
-          kept={kept.get(q.id)}
-          said={(next) => next && patch(next)}
-        />
-      ))}
-    </aside>
-  );
-}
-
 /** The line guide follows the pointer; its place is a style, so that moving it draws nothing anew. */
-function follow(e: React.PointerEvent<HTMLElement>) {
+function follow(e: PointerEvent<HTMLElement>) {
   const box = e.currentTarget.getBoundingClientRect();
   e.currentTarget.style.setProperty('--guide', `${e.clientY - box.top}px`);
 }
 
-interface Tapped {
-  text: string;
-  words: Work['words'];
-  open: (w: Work['words'][number]) => void;
-  chosen: string | undefined;
-  spoken: number | null;
-  offset: number;
+/** What a tapped word means, with a sentence that has it. */
+function WordCard({ word, close }: { word: Work['words'][number]; close: () => void }) {
+  return (
+    <aside
+      className={cx(
+        'border-overlay bg-paper shadow-lift [&_p]:font-first [&_h2]:font-first z-3 w-72.5 rounded-md',
+        'border-2 px-5 pt-3 pb-5 max-md:relative md:absolute md:top-30 md:left-240 [&_h2]:flex',
+        '[&_h2]:items-center [&_h2]:gap-2 [&_h2]:text-2xl [&_h2]:leading-11',
+      )}
+      aria-label={t('The word {{word}}', { word: word.text })}
+    >
+      <h2>{word.text}</h2>
+      <button
+        className="hover:bg-tint absolute top-2 right-1.5 grid size-11 place-content-center rounded-md"
+        aria-label={t('Close word card')}
+        onClick={close}
+      >
+        <X size={24} aria-hidden />
+      </button>
+      <p>{word.meaning}</p>
+      <p className="border-line mt-2 mb-3 border-t pt-2">{word.example}</p>
+    </aside>
+  );
 }
 
-/** A paragraph whose words to know can be tapped, and whose spoken word is marked. */
-function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped) {
-  const known = (part: string) => words.find((w) => [w.text, `${w.text}s`, `${w.text}ed`].includes(part.toLowerCase()));
-  const shown = (said: string, from: number) => {
-    let at = offset + from;
-    return said.split(/([\p{L}’'-]+)/u).map((part, i) => {
-      const start = at;
-      at += part.length;
-      const found = known(part);
-      const now = spoken !== null && spoken >= start && spoken < at && /\p{L}/u.test(part);
-      if (!found)
-        return now ? (
-          <span key={i} className={spokenLook}>
-            {part}
-          </span>
-        ) : (
-          part
-        );
-      return (
-        <button
-          key={i}
-          type="button"
-          className={cx(
-            'decoration-depth-5 min-h-0 py-0.5 underline decoration-dotted decoration-[2.5px] underline-offset-6',
-            chosen === found.text && 'bg-tint text-overlay rounded-t-sm font-bold',
-            now && spokenLook,
-          )}
-          aria-label={t('{{word}}: what does it mean?', { word: part })}
-          onClick={() => open(found)}
-        >
-          {part}
-        </button>
-      );
-    });
-  };
-  return <Block text={text} heading="h2" words={shown} />;
+/** How the reader wants the page: its letters, its colour, a guide along the lines. */
+function Settings({
+  font,
+  setFont,
+  tint,
+  setTint,
+  guide,
+  setGuide,
+}: {
+  font: string;
+  setFont: (font: 'first' | 'serif') => void;
+  tint: Tint;
+  setTint: (tint: Tint) => void;
+  guide: boolean;
+  setGuide: (on: boolean) => void;
+}) {
+  return (
+    <div className="ml-auto flex gap-2 max-md:flex-wrap">
+      <Button
+        size="reader"
+        onClick={() => {
+          const next = font === 'first' ? 'serif' : 'first';
+          setFont(next);
+          localStorage.setItem('dc-letters', next);
+        }}
+      >
+        <TextAa size={24} aria-hidden />
+        {t('Font')}
+      </Button>
+      <Button
+        size="reader"
+        onClick={() => {
+          const next = sure(tints[(tints.indexOf(tint) + 1) % tints.length]);
+          setTint(next);
+          localStorage.setItem('dc-page', next);
+        }}
+      >
+        <DropHalf size={24} aria-hidden />
+        {t('Page colour')}
+      </Button>
+      <Button size="reader" aria-pressed={guide} onClick={() => setGuide(!guide)}>
+        <Rows size={24} aria-hidden />
+        {t('Line guide')}
+      </Button>
+    </div>
+  );
 }

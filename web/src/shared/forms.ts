@@ -53,6 +53,8 @@ function firstIn(wrong: unknown): string | undefined {
 
 export interface Fields<F extends FieldValues> {
   values: F;
+  /** The values as they are when it is called, for what comes later than it was asked for. */
+  latest(): F;
   /** Whether anything stands otherwise than at the start. */
   changed: boolean;
   busy: boolean;
@@ -112,6 +114,7 @@ export function useFields<F extends FieldValues>({
   };
   return {
     values,
+    latest: () => form.getValues(),
     changed: isDirty,
     busy: isSubmitting,
     fault: errors.root?.['server']?.message ?? '',

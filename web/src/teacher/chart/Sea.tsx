@@ -11,15 +11,9 @@ import { Bands, Ruler, Soundings, bandsOf } from './SeaBackground';
 import { SeaFlag } from './SeaFlag';
 import { SeaPlate } from './SeaPlate';
 import { sure } from '../../shared/sure';
+import { axis, GroupNames, Heads, laneX, pitch, rack, Reach, top } from './SeaHeads';
 
 type Focus = { reader?: string; text?: string };
-const axis = 104,
-  bandX = 120,
-  laneX = 192,
-  top = 30,
-  pitch = 28,
-  rack = 40;
-
 function useSize() {
   const ref = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState<[number, number]>([1000, 560]);
@@ -95,44 +89,25 @@ export function Sea({
         })}
         onPointerLeave={() => setFocus({})}
       >
-        <g className={css.heads}>
-          <Head x={16} to={axis - 40} strong={labelName} />
-          <text x={axis - 18} y={16} textAnchor="end" className={css.strong}>
-            fm
-          </text>
-          {bands.length > 0 && <Head x={bandX} to={laneX - 6} strong={t('Group')} />}
-          <Head
-            x={laneX}
-            to={textX - 8}
-            strong={t('{{count}} readers', { count: data.readers.length })}
-            more={[shows.range && t('mast: 90% range'), shows.trend && t('arrow: six weeks, down is deeper')]
-              .filter(Boolean)
-              .join(' · ')}
-          />
-          <text x={textX} y={16}>
-            <tspan className={css.strong}>{t('{{count}} texts', { count: texts.length })}</tspan>
-          </text>
-          <text x={W - 12} y={16} textAnchor="end">
-            {reader ? t('forecasts for {{name}}', { name: reader.called }) : text ? t('forecasts on the flags') : ''}
-          </text>
-        </g>
+        <Heads
+          data={data}
+          texts={texts.length}
+          shows={shows}
+          labelName={labelName}
+          grouped={bands.length > 0}
+          textX={textX}
+          width={W}
+          about={
+            reader ? t('forecasts for {{name}}', { name: reader.called }) : text ? t('forecasts on the flags') : ''
+          }
+        />
         <Bands bands={bands} width={W} axis={axis} />
         <Soundings from={shallow} to={deep} y={y} axis={axis} width={W} />
         <Ruler from={shallow} to={deep} y={y} axis={axis} rows={data.levelChart} labels={shows.labels} />
         {reader && (
           <Reach x={textX} width={W} from={y(reader.reachFrom)} to={y(reader.reachTo)} lowest={top} highest={end} />
         )}
-        {bands.map((b, i) => (
-          <g key={b.name} className={css.group} style={{ '--under': b.tint } as React.CSSProperties}>
-            <text x={bandX} y={sure(labelYs[i]) - 3} className={css.groupName}>
-              {b.name}
-              <tspan dx={7}>{b.all}</tspan>
-            </text>
-            <text x={bandX} y={sure(labelYs[i]) + 15}>
-              {Math.round(b.lo)}–{Math.round(b.hi)} fm
-            </text>
-          </g>
-        ))}
+        <GroupNames bands={bands} at={labelYs} />
         {[...placed]
           .sort((one, other) => Number(one.reader.id === focus.reader) - Number(other.reader.id === focus.reader))
           .map((p) => (
@@ -173,54 +148,5 @@ export function Sea({
         ))}
       </svg>
     </div>
-  );
-}
-
-function Reach({
-  x,
-  width,
-  from,
-  to,
-  lowest,
-  highest,
-}: {
-  x: number;
-  width: number;
-  from: number;
-  to: number;
-  lowest: number;
-  highest: number;
-}) {
-  const a = Math.max(lowest, from),
-    b = Math.min(highest, to);
-  return (
-    <g aria-hidden>
-      <defs>
-        <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0v6" stroke="var(--color-overlay)" opacity=".22" />
-        </pattern>
-      </defs>
-      <rect x={x} y={a} width={width - x} height={b - a} fill="var(--color-tint)" />
-      <rect x={x} y={a} width={width - x} height={b - a} fill="url(#hatch)" />
-      <path
-        d={`M${x - 7} ${a}H${width}M${x - 7} ${b}H${width}M${x - 7} ${a}V${b}`}
-        fill="none"
-        stroke="var(--color-overlay)"
-        strokeWidth="1.5"
-      />
-    </g>
-  );
-}
-
-/** What a column of the chart is; in a long language it ends where the next one begins, and is read whole. */
-function Head({ x, to, strong, more = '' }: { x: number; to: number; strong: string; more?: string }) {
-  return (
-    <svg x={x} y={0} width={Math.max(0, to - x)} height={24}>
-      <title>{`${strong} ${more}`.trim()}</title>
-      <text x={0} y={16}>
-        <tspan className={css.strong}>{strong}</tspan>
-        {more && `  ${more}`}
-      </text>
-    </svg>
   );
 }

@@ -1,25 +1,16 @@
 import { MagnifyingGlass } from '@phosphor-icons/react';
-import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { cx } from 'class-variance-authority';
 import { Dialog } from 'radix-ui';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent as Keys } from 'react';
 import { useNavigate } from 'react-router';
-import { type Api, api, ok } from '../../shared/api';
-import { fm } from '../../shared/format';
-import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import type { Place } from './Frame';
 import { SearchField } from '../../ui/TextField';
+import type { Place } from './Frame';
+import { useTargets, type Target } from './useTargets';
 
-type Target = { key: string; name: string; what: string; to: string };
-
-/** Ctrl K: jump to a reader, a text or a place. */
+/** Ctrl K: jump to a reader, group, text or place, or begin something. */
 export function Jump({ data }: Place) {
   const [open, setOpen] = useState(false);
-  const [asked, setAsked] = useState('');
-  const [at, setAt] = useState(0);
-  const client = useQueryClient();
-  const navigate = useNavigate();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'k') {
@@ -30,53 +21,6 @@ export function Jump({ data }: Place) {
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
   }, []);
-  const base = `/class/${data.id}`;
-  const all: Target[] = [
-    ...(['Chart', 'Readers', 'Texts', 'Assignments', 'Goals', 'Groups'] as const).map((p) => ({
-      key: p,
-      name: t(p),
-      what: t('place'),
-      to: p === 'Chart' ? base : `${base}/${p.toLowerCase()}`,
-    })),
-    ...data.readers.map((r) => ({
-      key: r.id,
-      name: `${r.givenName} ${r.familyName}`,
-      what: `${t('reader')}, ${fm(r.depth)} fm`,
-      to: `${base}/readers/${r.id}`,
-    })),
-  ];
-  const word = asked.trim();
-  const options = queryOptions({
-    queryKey: keys.library.jump(data.id, word),
-    queryFn: () => ok(api.GET('/library', { params: { query: { classId: data.id, q: word } } })),
-  });
-  const texts = useQuery({ ...options, enabled: open && word.length > 1, placeholderData: keepPreviousData });
-  const named = all.filter((x) => x.name.toLowerCase().includes(word.toLowerCase())).slice(0, 6);
-  const targets = (rows: Api<'LibraryRow'>[]): Target[] => [
-    ...named,
-    ...rows.slice(0, 9 - named.length).map((x) => ({
-      key: x.id,
-      name: x.title,
-      what: `${t('text')}, ${x.versions.map((v) => fm(v.depth)).join(' / ')} fm`,
-      to: `${base}/texts/${x.id}`,
-    })),
-  ];
-  const found = targets(word.length > 1 ? (texts.data?.rows ?? []) : []);
-  const go = (target: Target | undefined) => {
-    if (target) {
-      setOpen(false);
-      setAsked('');
-      void navigate(target.to);
-    }
-  };
-  // Enter may come before the texts do: then it waits for them.
-  const ready = word.length < 2 || !texts.isFetching;
-  const waits = useRef('');
-  const wait = async () => {
-    waits.current = word;
-    const answer = await client.ensureQueryData(options).catch(() => null);
-    if (answer && waits.current === word) go(targets(answer.rows)[at]);
-  };
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger
@@ -99,49 +43,93 @@ export function Jump({ data }: Place) {
           aria-describedby={undefined}
         >
           <Dialog.Title className="sr-only">{t('Jump to')}</Dialog.Title>
-          <SearchField
-            label={t('Jump to')}
-            autoFocus
-            placeholder={t('Type a name')}
-            value={asked}
-            onKeyDown={(e) => {
-              if (e.key === 'ArrowDown') {
-                e.preventDefault();
-                setAt(Math.min(at + 1, found.length - 1));
-              }
-              if (e.key === 'ArrowUp') {
-                e.preventDefault();
-                setAt(Math.max(at - 1, 0));
-              }
-              if (e.key === 'Enter') {
-                if (ready || at < named.length) go(found[at]);
-                else void wait();
-              }
-            }}
-            set={(value) => {
-              setAsked(value);
-              setAt(0);
-              waits.current = '';
-            }}
-          />
-          <ul className="mt-2">
-            {found.map((x, i) => (
-              <li key={x.key}>
-                <button
-                  className={cx(
-                    'hover:bg-tint flex min-h-8 w-full items-center justify-between gap-4 rounded-sm px-2.5 text-left',
-                    i === at && 'bg-tint',
-                  )}
-                  onClick={() => go(x)}
-                >
-                  {x.name} <span className="text-soft">{x.what}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          {found.length === 0 && <p className="text-soft">{t('No matches')}</p>}
+          <Search data={data} close={() => setOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+function Search({ data, close }: Place & { close: () => void }) {
+  const [asked, setAsked] = useState('');
+  const [at, setAt] = useState(0);
+  const navigate = useNavigate();
+  const { found, here, ready, arrive } = useTargets(data, asked.trim());
+  const go = (target: Target | undefined) => {
+    if (!target) return;
+    close();
+    void navigate(target.to);
+  };
+  // Enter may come before the texts do: then it waits for them.
+  const waits = useRef('');
+  const wait = async () => {
+    waits.current = asked;
+    const all = await arrive();
+    if (waits.current === asked) go(all[at]);
+  };
+  const keys: Record<string, () => void> = {
+    ArrowDown: () => setAt(Math.min(at + 1, found.length - 1)),
+    ArrowUp: () => setAt(Math.max(at - 1, 0)),
+    Enter: () => {
+      if (ready || at < here) go(found[at]);
+      else void wait();
+    },
+  };
+  return (
+    <>
+      <SearchField
+        label={t('Jump to')}
+        autoFocus
+        placeholder={t('Type a name or what to do')}
+        value={asked}
+        onKeyDown={(e: Keys) => {
+          const act = keys[e.key];
+          if (!act) return;
+          e.preventDefault();
+          act();
+        }}
+        set={(value) => {
+          setAsked(value);
+          setAt(0);
+          waits.current = '';
+        }}
+      />
+      <ul className="mt-2">
+        {found.map((x, i) => (
+          <li key={x.key}>
+            {x.kind !== found[i - 1]?.kind && (
+              <h3 className="font-ui text-soft mt-1.5 px-2.5 text-sm font-normal">{x.kind}</h3>
+            )}
+            <button
+              className={cx(
+                'hover:bg-tint flex min-h-8 w-full items-center justify-between gap-4 rounded-sm px-2.5 text-left',
+                i === at && 'bg-tint',
+              )}
+              onClick={() => go(x)}
+            >
+              <span>
+                <Matched name={x.name} asked={asked.trim()} />
+              </span>
+              <span className="text-soft">{x.what}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {found.length === 0 && <p className="text-soft">{ready ? t('No matches') : t('Searching…')}</p>}
+    </>
+  );
+}
+
+/** A name with what was typed marked in it. */
+function Matched({ name, asked }: { name: string; asked: string }) {
+  const from = asked ? name.toLowerCase().indexOf(asked.toLowerCase()) : -1;
+  if (from < 0) return name;
+  const to = from + asked.length;
+  return (
+    <>
+      {name.slice(0, from)}
+      <mark className="bg-depth-2 text-ink rounded-xs">{name.slice(from, to)}</mark>
+      {name.slice(to)}
+    </>
   );
 }

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { Fragment, useState } from 'react';
+import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
-import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { chanceWords, fm, shortDay } from '../../shared/format';
-import { courseWord, type GoalKind, goalKinds } from '../../shared/goalKinds';
+import { shortDay } from '../../shared/format';
+import { type GoalKind } from '../../shared/goalKinds';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { calledIn, useSaid } from '../classQueries';
@@ -12,18 +12,11 @@ import type { Place } from '../frame/Frame';
 import { useKept } from '../../shared/useKept';
 import { useTray } from '../tray/useTray';
 import { Button } from '../../ui/Button';
-import { RowTick } from '../../ui/Checkbox';
-import { ErrorText } from '../../ui/Field';
 import { ListPage, Notice, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
-import { TextField } from '../../ui/TextField';
-import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
+import { GoalTable, kinds, type Draft, type Line } from './GoalTable';
 
-type Line = Api<'GoalLine'>;
-/** What is typed for each reader, by kind. */
-type Draft = Record<string, Partial<Record<GoalKind, string>>>;
 const nothing: Draft = {};
-const kinds = Object.keys(goalKinds) as GoalKind[];
 
 /** Term goals: suggest for those picked up, change one by one, save, see how each stands. */
 export default function Goals() {
@@ -129,123 +122,11 @@ export default function Goals() {
                 </Button>
               </Empty>
             ) : (
-              <div
-                className="border-ink relative min-h-0 overflow-auto border-t"
-                tabIndex={0}
-                role="region"
-                aria-labelledby="title"
-              >
-                <Table>
-                  <TableHead>
-                    <tr>
-                      <Th>
-                        <span className="sr-only">{t('Add to tray')}</span>
-                      </Th>
-                      <Th>{t('Reader')}</Th>
-                      <Th num>{t('Depth')}</Th>
-                      {kinds.map((kind) => (
-                        <Fragment key={kind}>
-                          <Th>{goalKinds[kind].name()}</Th>
-                          <Th>{t('Progress')}</Th>
-                        </Fragment>
-                      ))}
-                    </tr>
-                  </TableHead>
-                  <TableBody>
-                    {g.lines.map((l) => {
-                      const on = tray.readers.includes(l.readerId);
-                      return (
-                        <tr key={l.readerId} className={on ? 'bg-tint' : undefined}>
-                          <Td>
-                            <RowTick
-                              label={t('Add {{name}} to tray', { name: called(l.readerId, l.givenName) })}
-                              checked={on}
-                              set={() => tray.toggleReader(l.readerId)}
-                            />
-                          </Td>
-                          <Th scope="row">
-                            <Link to={`?reader=${l.readerId}`}>
-                              {l.givenName} {l.familyName}
-                            </Link>
-                          </Th>
-                          <Td num>{fm(l.depth)}</Td>
-                          {l.kinds.map((k) => (
-                            <Fragment key={k.kind}>
-                              <Td>
-                                <Target
-                                  of={k}
-                                  reader={called(l.readerId, l.givenName)}
-                                  typed={draft[l.readerId]?.[k.kind] ?? ''}
-                                  fault={fieldOf(error, `${k.kind}.${l.readerId}`)}
-                                  change={(value) => change(l, k.kind, value)}
-                                />
-                              </Td>
-                              <Td>
-                                <Standing of={k} />
-                              </Td>
-                            </Fragment>
-                          ))}
-                        </tr>
-                      );
-                    })}
-                  </TableBody>
-                </Table>
-              </div>
+              <GoalTable lines={g.lines} called={called} draft={draft} error={error} change={change} />
             )}
           </ListPage>
         );
       }}
     </Show>
-  );
-}
-
-type OfKind = Line['kinds'][number];
-
-function Target(p: {
-  of: OfKind;
-  reader: string;
-  typed: string;
-  fault: string | undefined;
-  change: (value: string) => void;
-}) {
-  return (
-    <>
-      <TextField
-        label={t('{{name}} goal for {{reader}}', { name: goalKinds[p.of.kind].name(), reader: p.reader })}
-        bare
-        type="number"
-        min="1"
-        aria-invalid={!!p.fault}
-        value={p.typed}
-        placeholder={p.of.goal ? String(p.of.goal.target) : '–'}
-        set={p.change}
-      />
-      {p.fault && <ErrorText>{p.fault}</ErrorText>}
-    </>
-  );
-}
-
-function Standing({ of: { kind, soFar, goal } }: { of: OfKind }) {
-  const { write, outOf } = goalKinds[kind];
-  if (!goal)
-    return (
-      <span className="text-soft">
-        {t('so far')} {soFar == null ? '–' : write(soFar)}
-      </span>
-    );
-  const share = Math.min(1, goal.done / goal.target),
-    due = Math.min(1, goal.dueNow / goal.target);
-  return (
-    <span className="inline-flex items-center gap-2 text-sm whitespace-nowrap">
-      <svg width="120" height="14" aria-hidden>
-        <rect x=".5" y="3.500" width="119" height="7" fill="var(--color-paper)" stroke="var(--color-ink)" />
-        <rect x=".5" y="3.500" width={share * 119} height="7" fill="var(--color-depth-6)" />
-        <path d={`M${Math.max(1, due * 119)} 0v14`} stroke="var(--color-ink)" strokeWidth="2" />
-      </svg>
-      <span>{outOf(soFar ?? null, goal.target)}</span>{' '}
-      <span className="text-soft">
-        {goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}
-      </span>
-    </span>
   );
 }

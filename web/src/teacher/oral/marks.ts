@@ -1,9 +1,21 @@
 import { sure } from '../../shared/sure';
-import { Mark } from '../../ui/Mark';
 
 /** What can happen to a word, in the order of the keys that mark it. */
 export const kinds = ['Substitution', 'Omission', 'Insertion', 'Repetition', 'SelfCorrection', 'Told'] as const;
 export type Kind = (typeof kinds)[number];
+
+/** The key of each. */
+export const letterKinds: Readonly<Record<string, Kind>> = {
+  s: 'Substitution',
+  o: 'Omission',
+  i: 'Insertion',
+  r: 'Repetition',
+  c: 'SelfCorrection',
+  t: 'Told',
+};
+export const letterOf = Object.fromEntries(
+  Object.entries(letterKinds).map(([letter, kind]) => [kind, letter.toUpperCase()]),
+) as Record<Kind, string>;
 
 export interface Mark {
   index: number;

@@ -15,7 +15,7 @@ import { Select } from '../../ui/Select';
 import { NumberField, TextField } from '../../ui/TextField';
 
 const schema = z.object({
-  givenName: present(phrase('Enter a given name.')),
+  givenName: present(phrase('Enter the given name.')),
   familyName: z.string().trim(),
   grade: z.number(),
   level: z.number(),

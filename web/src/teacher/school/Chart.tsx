@@ -24,13 +24,10 @@ export default function Chart() {
 function Editor({ chart }: { chart: View }) {
   const [rows, setRows] = useState(chart.rows);
   const [columns, setColumns] = useState(chart.ownColumns);
-  const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
   const [effect, setEffect] = useState<Api<'ChartEffect'> | null>(null);
   const changed = useAllChanged();
   const body = { ownColumns: columns, rows, version: chart.version };
-  const set = (i: number, change: Partial<View['rows'][number]>) =>
-    setRows(rows.map((r, n) => (n === i ? { ...r, ...change } : r)));
   const attempt = async (doIt: () => Promise<void>) => {
     try {
       await doIt();
@@ -39,23 +36,6 @@ function Editor({ chart }: { chart: View }) {
       setEffect(null);
       setError(problem);
     }
-  };
-  const text = (i: number, key: 'label' | 'schoolYear' | 'ages', label: string) => (
-    <TextField
-      label={t('{{what}} of row {{n}}', { what: label, n: i + 1 })}
-      bare
-      value={sure(rows[i])[key]}
-      set={(value) => set(i, { [key]: value })}
-    />
-  );
-  const addColumn = () => {
-    setColumns([...columns, name.trim()]);
-    setRows(rows.map((r) => ({ ...r, own: [...r.own, ''] })));
-    setName('');
-  };
-  const dropColumn = (c: number) => {
-    setColumns(columns.filter((_, n) => n !== c));
-    setRows(rows.map((r) => ({ ...r, own: r.own.filter((_, n) => n !== c) })));
   };
   return (
     <ScrollPage>
@@ -86,82 +66,7 @@ function Editor({ chart }: { chart: View }) {
           {sentences(error)}
         </p>
       ) : null}
-      <div
-        className="border-ink relative min-h-0 overflow-auto border-t"
-        tabIndex={0}
-        role="region"
-        aria-labelledby="title"
-      >
-        <Table>
-          <TableHead>
-            <tr>
-              <Th>{t('Grade')}</Th>
-              <Th>{t('School year')}</Th>
-              <Th>{t('Ages')}</Th>
-              <Th num>{t('Depth, fm')}</Th>
-              {columns.map((c, n) => (
-                <Th key={n}>
-                  {c}{' '}
-                  <Button
-                    look="plain"
-                    size="sm"
-                    square
-                    aria-label={t('Remove column {{name}}', { name: c })}
-                    onClick={() => dropColumn(n)}
-                  >
-                    ×
-                  </Button>
-                </Th>
-              ))}
-              <Th>
-                <span className="flex flex-wrap items-center gap-2">
-                  <TextField
-                    label={t('New column')}
-                    bare
-                    placeholder={t('Own labels, such as “Step”')}
-                    maxLength={24}
-                    value={name}
-                    set={setName}
-                  />
-                  <Button size="sm" disabled={!name.trim() || columns.length >= 4} onClick={addColumn}>
-                    {t('Add column')}
-                  </Button>
-                </span>
-              </Th>
-            </tr>
-          </TableHead>
-          <TableBody>
-            {rows.map((r, i) => (
-              <tr key={i}>
-                <Td>{text(i, 'label', t('Grade'))}</Td>
-                <Td>{text(i, 'schoolYear', t('School year'))}</Td>
-                <Td>{text(i, 'ages', t('Ages'))}</Td>
-                <Td num>
-                  <NumberField
-                    label={t('Depth of grade {{grade}}', { grade: r.label })}
-                    bare
-                    step="0.5"
-                    value={r.depth}
-                    set={(value) => set(i, { depth: value })}
-                  />
-                </Td>
-                {columns.map((c, n) => (
-                  <Td key={n}>
-                    <TextField
-                      label={t('{{what}} of row {{n}}', { what: c, n: i + 1 })}
-                      bare
-                      maxLength={24}
-                      value={r.own[n] ?? ''}
-                      set={(value) => set(i, { own: columns.map((_, m) => (m === n ? value : (r.own[m] ?? ''))) })}
-                    />
-                  </Td>
-                ))}
-                <Td />
-              </tr>
-            ))}
-          </TableBody>
-        </Table>
-      </div>
+      <LevelRows rows={rows} columns={columns} setRows={setRows} setColumns={setColumns} />
       {effect && (
         <Dialog title={t('Preview changes')} close={() => setEffect(null)}>
           <ul className="[&>li]:border-line max-h-100 overflow-auto px-4 [&>li]:border-t [&>li]:py-0.75">
@@ -188,5 +93,138 @@ function Editor({ chart }: { chart: View }) {
         </Dialog>
       )}
     </ScrollPage>
+  );
+}
+
+type Row = View['rows'][number];
+
+/** The chart row by row, with the school's own labels in columns of their own. */
+function LevelRows({
+  rows,
+  columns,
+  setRows,
+  setColumns,
+}: {
+  rows: Row[];
+  columns: string[];
+  setRows: (rows: Row[]) => void;
+  setColumns: (columns: string[]) => void;
+}) {
+  const set = (i: number, change: Partial<Row>) => setRows(rows.map((r, n) => (n === i ? { ...r, ...change } : r)));
+  const text = (i: number, key: 'label' | 'schoolYear' | 'ages', label: string) => (
+    <TextField
+      label={t('{{what}} of row {{n}}', { what: label, n: i + 1 })}
+      bare
+      value={sure(rows[i])[key]}
+      set={(value) => set(i, { [key]: value })}
+    />
+  );
+  const addColumn = (name: string) => {
+    setColumns([...columns, name]);
+    setRows(rows.map((r) => ({ ...r, own: [...r.own, ''] })));
+  };
+  const dropColumn = (c: number) => {
+    setColumns(columns.filter((_, n) => n !== c));
+    setRows(rows.map((r) => ({ ...r, own: r.own.filter((_, n) => n !== c) })));
+  };
+  return (
+    <div
+      className="border-ink relative min-h-0 overflow-auto border-t"
+      tabIndex={0}
+      role="region"
+      aria-labelledby="title"
+    >
+      <Table>
+        <TableHead>
+          <tr>
+            <Th>{t('Grade')}</Th>
+            <Th>{t('School year')}</Th>
+            <Th>{t('Ages')}</Th>
+            <Th num>{t('Depth, fm')}</Th>
+            <OwnHeads columns={columns} add={addColumn} drop={dropColumn} />
+          </tr>
+        </TableHead>
+        <TableBody>
+          {rows.map((r, i) => (
+            <tr key={i}>
+              <Td>{text(i, 'label', t('Grade'))}</Td>
+              <Td>{text(i, 'schoolYear', t('School year'))}</Td>
+              <Td>{text(i, 'ages', t('Ages'))}</Td>
+              <Td num>
+                <NumberField
+                  label={t('Depth of grade {{grade}}', { grade: r.label })}
+                  bare
+                  step="0.5"
+                  value={r.depth}
+                  set={(value) => set(i, { depth: value })}
+                />
+              </Td>
+              {columns.map((c, n) => (
+                <Td key={n}>
+                  <TextField
+                    label={t('{{what}} of row {{n}}', { what: c, n: i + 1 })}
+                    bare
+                    maxLength={24}
+                    value={r.own[n] ?? ''}
+                    set={(value) => set(i, { own: columns.map((_, m) => (m === n ? value : (r.own[m] ?? ''))) })}
+                  />
+                </Td>
+              ))}
+              <Td />
+            </tr>
+          ))}
+        </TableBody>
+      </Table>
+    </div>
+  );
+}
+
+/** The school's own columns, and another one. */
+function OwnHeads({
+  columns,
+  add,
+  drop,
+}: {
+  columns: string[];
+  add: (name: string) => void;
+  drop: (at: number) => void;
+}) {
+  const [name, setName] = useState('');
+  const addColumn = () => {
+    add(name.trim());
+    setName('');
+  };
+  return (
+    <>
+      {columns.map((c, n) => (
+        <Th key={n}>
+          {c}{' '}
+          <Button
+            look="plain"
+            size="sm"
+            square
+            aria-label={t('Remove column {{name}}', { name: c })}
+            onClick={() => drop(n)}
+          >
+            ×
+          </Button>
+        </Th>
+      ))}
+      <Th>
+        <span className="flex flex-wrap items-center gap-2">
+          <TextField
+            label={t('New column')}
+            bare
+            placeholder={t('Own labels, such as “Step”')}
+            maxLength={24}
+            value={name}
+            set={setName}
+          />
+          <Button size="sm" disabled={!name.trim() || columns.length >= 4} onClick={addColumn}>
+            {t('Add column')}
+          </Button>
+        </span>
+      </Th>
+    </>
   );
 }

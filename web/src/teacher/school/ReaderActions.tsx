@@ -1,24 +1,19 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { phrase, say, t } from '../../shared/words';
+import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
-import type { SchoolReader } from './SchoolReaders';
-import { sure } from '../../shared/sure';
+import { DeleteReader } from './DeleteReader';
+import { whole, type SchoolReader } from './schoolReader';
 import { Button } from '../../ui/Button';
-import { Radios } from '../../ui/Checkbox';
-import { Dialog, DialogFoot } from '../../ui/Dialog';
-import { FieldSet } from '../../ui/Field';
+import { Dialog } from '../../ui/Dialog';
 import { Row } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { Show } from '../../ui/Show';
-import { TextField } from '../../ui/TextField';
-
-const whole = (r: SchoolReader) => `${r.givenName} ${r.familyName}`.trim();
 
 /** What a school lead does for one reader: take the record out, hand the reader to another school, bring back, delete. */
 export function ReaderActions({ reader, close }: { reader: SchoolReader; close: () => void }) {
@@ -74,7 +69,7 @@ export function ReaderActions({ reader, close }: { reader: SchoolReader; close: 
         <div>
           <IntoClass reader={reader} close={close} />
           <ToSchool reader={reader} close={close} />
-          <Delete reader={reader} close={close} />
+          <DeleteReader reader={reader} close={close} />
         </div>
       </div>
     </Dialog>
@@ -157,125 +152,3 @@ function ToSchool({ reader, close }: { reader: SchoolReader; close: () => void }
     </section>
   );
 }
-
-function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) {
-  const goes = useQuery({
-    queryKey: keys.goesAlong(reader.id),
-    queryFn: () => ok(api.GET('/readers/{readerId}/delete', { params: { path: { readerId: reader.id } } })),
-  });
-  const [name, setName] = useState('');
-  const [error, setError] = useState<unknown>();
-  const changed = useChanged();
-  const gone = useMutation({
-    mutationFn: () =>
-      ok(api.POST('/readers/{readerId}/delete', { params: { path: { readerId: reader.id } }, body: { name } })),
-    onSuccess: () => {
-      toast.success(t('Deleted permanently, with all records.'));
-      void changed('roster');
-      close();
-    },
-    onError: setError,
-  });
-  return (
-    <details>
-      <summary>{t('Delete permanently')}</summary>
-      <p className="text-soft text-sm">
-        {t(
-          phrase(
-            'Deletes {{name}} with all answers, levels, goals and guardians who follow no one else. This ' +
-              'cannot be undone. The log notes only that it happened.',
-          ),
-          { name: whole(reader) },
-        )}
-      </p>
-      {goes.data && goes.data.length > 0 && (
-        <p className="text-soft text-sm">
-          {t(
-            phrase(
-              'This also deletes {{what}}, and the reader’s rows in roster files. Texts, classes and other ' +
-                'readers stay.',
-            ),
-            { what: goes.data.map(say).join(', ') },
-          )}
-        </p>
-      )}
-      <TextField
-        label={t('Type the full name to confirm')}
-        error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
-        autoComplete="off"
-        value={name}
-        set={setName}
-      />
-      <Button disabled={!name.trim() || gone.isPending} onClick={() => gone.mutate()}>
-        {t('Delete {{name}} permanently', { name: reader.givenName })}
-      </Button>
-    </details>
-  );
-}
-
-/** Two readers who are one child become one. */
-function Merge({ readers, done }: { readers: SchoolReader[]; done: () => void }) {
-  const [open, setOpen] = useState(false);
-  const [keep, setKeep] = useState(0);
-  const changed = useChanged();
-  const said = useSaid();
-  const merge = useMutation({
-    mutationFn: () =>
-      ok(
-        api.POST('/readers/{readerId}/merge', {
-          params: { path: { readerId: sure(readers[keep]).id } },
-          body: { otherId: sure(readers[1 - keep]).id },
-        }),
-      ),
-    onSuccess: (d) => {
-      said(d.sentence, d.changeId);
-      void changed('roster');
-      setOpen(false);
-      done();
-    },
-    onError: (e) => toast.error(sentence(e)),
-  });
-  return (
-    <>
-      <Button size="sm" onClick={() => setOpen(true)}>
-        {t('Merge…')}
-      </Button>
-      {open && (
-        <Dialog title={t('Merge readers')} close={() => setOpen(false)}>
-          <p>
-            {t(
-              phrase(
-                'One reader stays and takes over the other’s reading, answers and assignments. The level is ' +
-                  'calculated again from all of it.',
-              ),
-            )}
-          </p>
-          <FieldSet legend={t('Reader to keep')} framed>
-            <Radios
-              label={t('Reader to keep')}
-              className="flex-col"
-              value={String(keep)}
-              set={(i) => setKeep(Number(i))}
-              options={readers.map((r, i) => ({
-                value: String(i),
-                label: [
-                  whole(r),
-                  r.userName,
-                  t('grade {{grade}}', { grade: r.grade }),
-                  r.classes || t('in no class'),
-                ].join(', '),
-              }))}
-            />
-          </FieldSet>
-          <DialogFoot>
-            <Button onClick={() => setOpen(false)}>{t('Cancel')}</Button>
-            <Button look="main" disabled={merge.isPending} onClick={() => merge.mutate()}>
-              {t('Merge readers')}
-            </Button>
-          </DialogFoot>
-        </Dialog>
-      )}
-    </>
-  );
-}
-ReaderActions.Merge = Merge;

@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from '@phosphor-icons/react';
 import { useMemo, useState } from 'react';
-import { type Api, api, ok } from '../../shared/api';
+import { api, ok } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
 import { kindName } from '../../shared/Secret';
 import { keys } from '../../shared/keys';
 import { phrase, t } from '../../shared/words';
 import { depthWords } from '../readers/SetMark';
+import { type SchoolReader } from './schoolReader';
+import { MergeReaders } from './MergeReaders';
 import { ReaderActions } from './ReaderActions';
 import { Menu, MenuItem } from '../../ui/Menu';
 import { ListPage, PageHead } from '../../ui/Page';
@@ -15,8 +17,6 @@ import { Empty, Show } from '../../ui/Show';
 import { SearchField } from '../../ui/TextField';
 import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableView';
 import { type Column, useDataTable, usePicks } from '../../ui/table/useDataTable';
-
-export type SchoolReader = Api<'SchoolReader'>;
 
 const columns: Column<SchoolReader>[] = [
   {
@@ -135,7 +135,7 @@ function List({ all }: { all: SchoolReader[] }) {
         picked={t('{{count}} selected', { count: picks.picked.length })}
       >
         {picks.picked.length === 2 ? (
-          <ReaderActions.Merge readers={all.filter((r) => picks.picking.has(r.id))} done={picks.clear} />
+          <MergeReaders readers={all.filter((r) => picks.picking.has(r.id))} done={picks.clear} />
         ) : (
           <span className="text-soft">{t('Choose two to merge')}</span>
         )}

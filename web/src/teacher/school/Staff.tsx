@@ -40,6 +40,25 @@ const classesOf = (a: Row) =>
     )
     .join(', ');
 
+const known: Column<Row>[] = [
+  {
+    key: 'name',
+    name: phrase('Name'),
+    by: (a) => a.name.toLowerCase(),
+    show: (a) => a.name,
+    beside: (a) => (
+      <>
+        {a.lead && <span className="text-soft"> {t('school lead')}</span>}
+        {a.post === 'Assistant' && <span className="text-soft"> {t('assistant')}</span>}
+      </>
+    ),
+  },
+  { key: 'user', name: phrase('User name'), by: (a) => a.userName.toLowerCase(), show: (a) => a.userName },
+  { key: 'mail', name: phrase('Email'), by: (a) => a.mail ?? '', show: (a) => a.mail ?? '–' },
+  { key: 'classes', name: phrase('Classes'), by: classesOf, show: (a) => classesOf(a) || '–' },
+  { key: 'in', name: phrase('Sign-in'), by: (a) => a.signedInAt ?? '', show: stateOf },
+];
+
 /** Teachers, assistants and leads: inviting, new passwords, leaving. */
 export default function Staff() {
   const staff = useQuery({ queryKey: keys.school.staff, queryFn: () => ok(api.GET('/school/adults')) });
@@ -64,53 +83,14 @@ export default function Staff() {
     onError: (e) => toast.error(sentence(e)),
   });
   const columns: Column<Row>[] = [
-    {
-      key: 'name',
-      name: phrase('Name'),
-      by: (a) => a.name.toLowerCase(),
-      show: (a) => a.name,
-      beside: (a) => (
-        <>
-          {a.lead && <span className="text-soft"> {t('school lead')}</span>}
-          {a.post === 'Assistant' && <span className="text-soft"> {t('assistant')}</span>}
-        </>
-      ),
-    },
-    { key: 'user', name: phrase('User name'), by: (a) => a.userName.toLowerCase(), show: (a) => a.userName },
-    { key: 'mail', name: phrase('Email'), by: (a) => a.mail ?? '', show: (a) => a.mail ?? '–' },
-    { key: 'classes', name: phrase('Classes'), by: classesOf, show: (a) => classesOf(a) || '–' },
-    { key: 'in', name: phrase('Sign-in'), by: (a) => a.signedInAt ?? '', show: stateOf },
+    ...known,
     {
       key: 'do',
-      name: phrase('Do'),
-      show: (a) => (
-        <span className="flex flex-wrap items-center gap-2">
-          {!a.leftSchool && (
-            <>
-              <Button
-                size="sm"
-                onClick={() => pass.mutate(a.id)}
-                aria-label={
-                  a.hasPassword
-                    ? t('New password for {{name}}', { name: a.name })
-                    : t('Invite {{name}}', { name: a.name })
-                }
-              >
-                {a.hasPassword ? t('New password') : t('Invite')}
-              </Button>
-              {a.name !== me?.name && (
-                <Button
-                  size="sm"
-                  onClick={() => out.mutate(a)}
-                  aria-label={t('Sign {{name}} out everywhere', { name: a.name })}
-                >
-                  {t('Sign out everywhere')}
-                </Button>
-              )}
-            </>
-          )}
-        </span>
-      ),
+      name: phrase('Actions'),
+      show: (a) =>
+        !a.leftSchool && (
+          <Actions a={a} self={a.name === me?.name} invite={() => pass.mutate(a.id)} signOut={() => out.mutate(a)} />
+        ),
     },
   ];
   const picks = usePicks();
@@ -162,5 +142,26 @@ export default function Staff() {
       {editing && <Edit row={editing} close={() => setEditing(null)} />}
       {invited && <SignInLink invited={invited} close={() => setInvited(null)} />}
     </ListPage>
+  );
+}
+
+function Actions({ a, self, invite, signOut }: { a: Row; self: boolean; invite: () => void; signOut: () => void }) {
+  return (
+    <span className="flex flex-wrap items-center gap-2">
+      <Button
+        size="sm"
+        onClick={invite}
+        aria-label={
+          a.hasPassword ? t('New password for {{name}}', { name: a.name }) : t('Invite {{name}}', { name: a.name })
+        }
+      >
+        {a.hasPassword ? t('New password') : t('Invite')}
+      </Button>
+      {!self && (
+        <Button size="sm" onClick={signOut} aria-label={t('Sign {{name}} out everywhere', { name: a.name })}>
+          {t('Sign out everywhere')}
+        </Button>
+      )}
+    </span>
   );
 }

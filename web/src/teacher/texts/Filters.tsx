@@ -1,27 +1,17 @@
-import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
 import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
-import type { Ask, FieldName } from './useLibrary';
-import { sure } from '../../shared/sure';
+import { DepthFilter } from './DepthFilter';
+import { Choice, Limit, Part, Ticks } from './FilterPieces';
+import type { Ask } from './useLibrary';
 import { Button } from '../../ui/Button';
-import { Checkbox, Radios } from '../../ui/Checkbox';
-import { FieldSet } from '../../ui/Field';
+import { Checkbox } from '../../ui/Checkbox';
 import { Select } from '../../ui/Select';
-import { TextField } from '../../ui/TextField';
 
 type Facets = Api<'FacetView'>[];
 type Props = { ask: Ask; facets: Facets; data: ClassData };
-
-const systems = (data: ClassData) => [
-  { name: t('Grade'), of: (i: number) => sure(data.levelChart[i]).grade },
-  { name: t('School year'), of: (i: number) => sure(data.levelChart[i]).schoolYear },
-  { name: t('Age'), of: (i: number) => sure(data.levelChart[i]).ages },
-  ...data.ownColumns.map((own, c) => ({ name: own, of: (i: number) => sure(data.levelChart[i]).own[c] ?? '' })),
-];
 
 /** What narrows the library, each with how many texts there would be. */
 export function Filters({ ask, facets, data }: Props) {
@@ -132,157 +122,5 @@ export function Filters({ ask, facets, data }: Props) {
         </Checkbox>
       </Part>
     </aside>
-  );
-}
-
-function DepthFilter({ ask, data, values }: { ask: Ask; data: ClassData; values: Api<'FacetValue'>[] }) {
-  const label = (value: string) => {
-    const row = Number(value.split('|')[1]);
-    ask.put({
-      depthFrom: row === 0 ? '' : String(sure(data.levelChart[row - 1]).depth),
-      depthTo: String(sure(data.levelChart[row]).depth),
-    });
-  };
-  const at = (band: number) => values.find((v) => Number(v.value) === band)?.count ?? 0;
-  const bands = [...new Set(values.map((v) => Number(v.value)))].sort((a, b) => a - b);
-  const most = Math.max(1, ...values.map((v) => v.count));
-  return (
-    <Part name={t('Depth')}>
-      <div className="flex flex-wrap items-center gap-2">
-        <Limit ask={ask} field="depthFrom" name={t('from')} />
-        <Limit ask={ask} field="depthTo" name={t('to')} unit="fm" />
-      </div>
-      <ul>
-        {bands.map((b) => {
-          const on = ask.of('depthFrom') === String(b) && ask.of('depthTo') === String(b + 9.99);
-          return (
-            <li key={b}>
-              <button
-                className={cx(
-                  'aria-pressed:bg-tint aria-pressed:outline-overlay flex min-h-6 w-full items-center gap-2',
-                  'rounded-sm px-1 text-sm aria-pressed:outline',
-                )}
-                aria-pressed={on}
-                onClick={() =>
-                  ask.put(on ? { depthFrom: '', depthTo: '' } : { depthFrom: String(b), depthTo: String(b + 9.99) })
-                }
-              >
-                <span className="w-22 text-left whitespace-nowrap">
-                  {t('{{from}} to {{to}} fm', { from: b, to: b + 10 })}
-                </span>
-                <svg width="56" height="8" aria-hidden>
-                  <rect width={(56 * at(b)) / most} height="8" fill="var(--color-depth-4)" />
-                </svg>
-                <span className="text-soft ml-auto">{at(b)}</span>
-              </button>
-            </li>
-          );
-        })}
-      </ul>
-      <Select
-        label={t('or by label')}
-        value=""
-        set={(chosen) => chosen && label(chosen)}
-        options={[
-          { value: '', label: t('choose…') },
-          ...systems(data).flatMap((s, k) =>
-            data.levelChart.flatMap((_, i) => (s.of(i) ? [{ value: `${k}|${i}`, label: `${s.name} ${s.of(i)}` }] : [])),
-          ),
-        ]}
-      />
-    </Part>
-  );
-}
-
-function Limit({ ask, field, name, unit }: { ask: Ask; field: FieldName; name: string; unit?: string }) {
-  return (
-    <span className="flex items-center gap-1.5">
-      <TextField
-        label={`${name} ${unit ?? ''}`.trim()}
-        bare
-        type="number"
-        inputMode="decimal"
-        size="sm"
-        className="w-18"
-        boxClass="text-right"
-        placeholder={name}
-        value={ask.of(field)}
-        set={(value) => ask.put({ [field]: value })}
-      />
-      {unit}
-    </span>
-  );
-}
-
-/** One thing that narrows the list. */
-const Part = ({ name, children }: { name: string; children: ReactNode }) => (
-  <FieldSet legend={name} className="border-line gap-px border-t pt-1.5 pb-2 [&_label]:flex [&_label]:grow">
-    {children}
-  </FieldSet>
-);
-
-function Choice({
-  ask,
-  field,
-  name,
-  options,
-}: {
-  ask: Ask;
-  field: FieldName;
-  name: string;
-  options: [string, string, number?][];
-}) {
-  return (
-    <Part name={name}>
-      <Radios
-        label={name}
-        className="flex-col"
-        value={ask.of(field)}
-        set={(value) => ask.put({ [field]: value })}
-        options={options.map(([value, label, n]) => ({
-          value,
-          label: (
-            <span className="flex w-full">
-              {label} {n !== undefined && <span className="text-soft ml-auto">{n}</span>}
-            </span>
-          ),
-        }))}
-      />
-    </Part>
-  );
-}
-
-function Ticks({
-  name,
-  values,
-  on,
-  toggle,
-}: {
-  name: string;
-  values: Api<'FacetValue'>[];
-  on: string[];
-  toggle: (value: string) => void;
-}) {
-  const shown = [
-    ...values,
-    ...on.filter((v) => !values.some((x) => x.value === v)).map((value) => ({ value, count: 0 })),
-  ];
-  const lines: ReactNode[] = shown.map((v) => (
-    <Checkbox key={v.value} checked={on.includes(v.value)} set={() => toggle(v.value)}>
-      {v.value} <span className="text-soft ml-auto">{v.count}</span>
-    </Checkbox>
-  ));
-  return (
-    <Part name={name}>
-      {lines.slice(0, 8)}
-      {lines.length > 8 && (
-        <details open={on.length > 0}>
-          <summary className="text-soft min-h-6 cursor-pointer leading-6">
-            {t('{{count}} more', { count: lines.length - 8 })}
-          </summary>
-          {lines.slice(8)}
-        </details>
-      )}
-    </Part>
   );
 }

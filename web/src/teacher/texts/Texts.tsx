@@ -1,24 +1,19 @@
 import { cx } from 'class-variance-authority';
-import { ArrowsDownUp } from '@phosphor-icons/react';
-import { useEffect, useMemo, useState } from 'react';
-import { Link, useNavigate, useOutletContext } from 'react-router';
+import { useMemo } from 'react';
+import { useOutletContext } from 'react-router';
 import { lieOf } from '../../shared/forecast';
 import { phrase, type Phrase, t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { Filters } from './Filters';
-import { Searches } from './Searches';
+import { LibraryHead } from './LibraryHead';
 import { reachTint, RulerHead, type RulerReaders, VersionRuler } from './VersionRuler';
 import { useAsk, useLibrary, type Ask, type LibraryPage, type LibraryRow } from './useLibrary';
 import { Button } from '../../ui/Button';
-import { IconButton } from '../../ui/IconButton';
-import { Menu, MenuItem } from '../../ui/Menu';
-import { ListPage, Notice, PageHead } from '../../ui/Page';
-import { Select } from '../../ui/Select';
+import { ListPage, Notice } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
-import { SearchField } from '../../ui/TextField';
-import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableView';
-import { type Column, type DataTable, pickWords, useDataTable } from '../../ui/table/useDataTable';
+import { DataTableView, TableFoot } from '../../ui/table/DataTableView';
+import { type Column, pickWords, useDataTable } from '../../ui/table/useDataTable';
 
 const whose = (x: LibraryRow) =>
   x.whose === 'Shipped' ? '' : x.whose !== 'Mine' ? t('my school’s') : x.mine ? t('mine, private') : t('mine');
@@ -84,15 +79,6 @@ const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefine
           : t('not yet'),
   },
 ];
-const sorts = [
-  ['', 'best first'],
-  ['Fit', 'fit'],
-  ['Depth', 'depth'],
-  ['Title', 'title'],
-  ['Newest', 'newest'],
-  ['Use', 'use'],
-] as const;
-
 /** The library: find a text by words, level, kind or length, and see whom it fits. */
 export default function Texts() {
   const { data } = useOutletContext<Place>();
@@ -126,7 +112,7 @@ export default function Texts() {
   });
   return (
     <ListPage>
-      <Head classId={data.id} ask={ask} of={list} />
+      <LibraryHead classId={data.id} ask={ask} of={list} />
       <Show query={{ data: first, error: found.error, refetch: found.refetch }}>
         {(page) => (
           <>
@@ -159,68 +145,6 @@ export default function Texts() {
     </ListPage>
   );
 }
-
-function Head({ classId, ask, of }: { classId: string; ask: Ask; of: DataTable<LibraryRow> }) {
-  const go = useNavigate();
-  const [typed, setTyped] = useState(ask.of('q'));
-  const asked = ask.of('q');
-  const [followed, setFollowed] = useState(asked);
-  if (followed !== asked) {
-    setFollowed(asked);
-    setTyped(asked);
-  }
-  // The address follows a moment after the last key, so that going back is not a letter at a time.
-  const { put } = ask;
-  useEffect(() => {
-    if (typed === asked) return;
-    const wait = setTimeout(() => put({ q: typed }), 150);
-    return () => clearTimeout(wait);
-  }, [typed]); // eslint-disable-line react-hooks/exhaustive-deps
-  const down = ask.of('down') === 'true';
-  const to = (path: string) => void go(`/class/${classId}/texts/${path}`);
-  return (
-    <PageHead
-      title={t('Texts')}
-      beside={
-        <>
-          <SearchField
-            label={t('Search texts')}
-            placeholder={t('Any word, or "words together"')}
-            className="w-62"
-            value={typed}
-            set={setTyped}
-          />
-          <Select
-            label={t('Sort by')}
-            inline
-            value={ask.of('sort')}
-            set={(sort) => ask.put({ sort, down: '' })}
-            options={sorts.map(([key, name]) => ({ value: key, label: t(name) }))}
-          />
-          <IconButton
-            label={t('Reverse order')}
-            aria-pressed={down}
-            onClick={() => ask.put({ down: down ? '' : 'true' })}
-          >
-            <ArrowsDownUp size={20} aria-hidden />
-          </IconButton>
-        </>
-      }
-    >
-      <Searches ask={ask} />
-      <ColumnsMenu of={of} />
-      <Menu label={t('Other…')}>
-        <MenuItem onSelect={() => to('word-lists')}>{t('Word lists')}</MenuItem>
-        <MenuItem onSelect={() => to('copies')}>{t('Paper copies')}</MenuItem>
-        <MenuItem onSelect={() => to('bring')}>{t('Import texts')}</MenuItem>
-      </Menu>
-      <Button asChild look="main">
-        <Link to={`/class/${classId}/texts/new`}>{t('New text')}</Link>
-      </Button>
-    </PageHead>
-  );
-}
-
 /** What was found in place of what was asked for. */
 function Near({ page, any }: { page: LibraryPage; any: boolean }) {
   return (

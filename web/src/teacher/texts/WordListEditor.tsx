@@ -64,7 +64,12 @@ export function WordListEditor({
     },
   });
   const { words } = form.values;
-  const has = (word: WordRow) => words.some((other) => other.text.toLowerCase() === word.text.toLowerCase());
+  // The words of a text may come after others were typed.
+  const add = (more: WordRow[]) => {
+    const now = form.latest().words;
+    const there = new Set(now.map((word) => word.text.toLowerCase()));
+    form.set('words', [...now, ...more.filter((word) => !there.has(word.text.toLowerCase()))]);
+  };
   return (
     <Dialog title={draft.revision === 0 ? t('New word list') : t('Edit word list')} close={close} wide>
       <Form of={form}>
@@ -72,7 +77,7 @@ export function WordListEditor({
           <TextField label={t('Name')} autoFocus {...form.field('name')} />
           <Checkbox {...form.tick('shared')}>{t('Share with my school')}</Checkbox>
         </FieldRow>
-        <FromText add={(more) => form.set('words', [...words, ...more.filter((word) => !has(word))])} />
+        <FromText add={add} />
         <WordRows words={words} set={(to) => form.set('words', to)} error={form.faultIn('words')} />
         <FormFault of={form} />
         <DialogFoot>

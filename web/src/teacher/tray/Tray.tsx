@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
-import { useTexts, type ClassData } from '../classQueries';
+import { useTexts, type ClassData, type ReaderRow } from '../classQueries';
 import { BeginRecord } from '../oral/BeginRecord';
 import { FitSpread } from './FitSpread';
 import { useFits } from './useFits';
@@ -30,7 +30,6 @@ export function Tray({ data }: { data: ClassData }) {
     texts.map((x) => x.id),
   );
   if (readers.length + texts.length === 0) return null;
-  const groups = [...new Set(readers.map((r) => r.group).filter(Boolean))];
   const first = texts[0];
   const fitOf = (id: string) => fits.data?.find((f) => f.readerId === id && f.textId === first?.id);
   return (
@@ -48,67 +47,8 @@ export function Tray({ data }: { data: ClassData }) {
           {t('Clear tray')}
         </Button>
       </div>
-      <div className="border-line min-w-0 flex-[0_1_460px] overflow-auto border-l px-3.5 py-2">
-        <h3 className={head}>
-          {t('{{count}} readers', { count: readers.length })}{' '}
-          {groups.length > 0 && (
-            <span className="text-soft font-normal">
-              {t('from')} {groups.join(', ')}
-            </span>
-          )}
-        </h3>
-        <ul className="flex flex-wrap gap-1">
-          {readers.map((r) => {
-            const fit = fitOf(r.id);
-            return (
-              <li key={r.id}>
-                <Flag
-                  deep={fit?.zone === 'Frustration'}
-                  remove={() => tray.toggleReader(r.id)}
-                  removeLabel={t('Remove {{name}} from tray', { name: r.called })}
-                >
-                  {r.called}{' '}
-                  {fit && (
-                    <i
-                      className={cx(
-                        'not-italic',
-                        fit.zone === 'Frustration' ? 'font-semibold' : 'text-soft font-normal',
-                      )}
-                    >
-                      {t('{{n}}%', { n: fit.forecast })}
-                      {fit.zone === 'Frustration'
-                        ? `, ${t('too deep')}`
-                        : fit.zone === 'Independent'
-                          ? `, ${t('easy')}`
-                          : ''}
-                    </i>
-                  )}
-                </Flag>
-              </li>
-            );
-          })}
-        </ul>
-      </div>
-      <div className="border-line min-w-0 flex-[0_1_240px] overflow-auto border-l px-3.5 py-2">
-        <h3 className={head}>
-          {t('{{count}} texts', { count: texts.length })}{' '}
-          {first && texts.length === 1 && (
-            <span className="text-soft font-normal">{first.versions.map((v) => fm(v.depth)).join(' / ')} fm</span>
-          )}
-        </h3>
-        <ul className="grid justify-items-start gap-1">
-          {texts.map((x) => (
-            <li key={x.id}>
-              <Plate
-                remove={() => tray.toggleText(x.id)}
-                removeLabel={t('Remove {{name}} from tray', { name: x.title })}
-              >
-                {x.title}
-              </Plate>
-            </li>
-          ))}
-        </ul>
-      </div>
+      <Who readers={readers} fitOf={fitOf} />
+      <What texts={texts} />
       {first && readers.length > 0 && fits.data && (
         <FitSpread
           fits={fits.data.filter((f) => f.textId === first.id)}
@@ -157,5 +97,80 @@ export function Tray({ data }: { data: ClassData }) {
       )}
       {assigning && <AssignDialog data={data} texts={texts} readers={readers} close={() => setAssigning(false)} />}
     </section>
+  );
+}
+
+type Fit = NonNullable<ReturnType<typeof useFits>['data']>[number];
+
+/** Who is picked up, each with the fit of the first text. */
+function Who({ readers, fitOf }: { readers: ReaderRow[]; fitOf: (id: string) => Fit | undefined }) {
+  const tray = useTray();
+  const groups = [...new Set(readers.map((r) => r.group).filter(Boolean))];
+  return (
+    <div className="border-line min-w-0 flex-[0_1_460px] overflow-auto border-l px-3.5 py-2">
+      <h3 className={head}>
+        {t('{{count}} readers', { count: readers.length })}{' '}
+        {groups.length > 0 && (
+          <span className="text-soft font-normal">
+            {t('from')} {groups.join(', ')}
+          </span>
+        )}
+      </h3>
+      <ul className="flex flex-wrap gap-1">
+        {readers.map((r) => {
+          const fit = fitOf(r.id);
+          return (
+            <li key={r.id}>
+              <Flag
+                deep={fit?.zone === 'Frustration'}
+                remove={() => tray.toggleReader(r.id)}
+                removeLabel={t('Remove {{name}} from tray', { name: r.called })}
+              >
+                {r.called}{' '}
+                {fit && (
+                  <i
+                    className={cx('not-italic', fit.zone === 'Frustration' ? 'font-semibold' : 'text-soft font-normal')}
+                  >
+                    {t('{{n}}%', { n: fit.forecast })}
+                    {fit.zone === 'Frustration'
+                      ? `, ${t('too deep')}`
+                      : fit.zone === 'Independent'
+                        ? `, ${t('easy')}`
+                        : ''}
+                  </i>
+                )}
+              </Flag>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
+type Picked = NonNullable<ReturnType<typeof useTexts>['data']>;
+
+/** Which texts are picked up. */
+function What({ texts }: { texts: Picked }) {
+  const tray = useTray();
+  const first = texts[0];
+  return (
+    <div className="border-line min-w-0 flex-[0_1_240px] overflow-auto border-l px-3.5 py-2">
+      <h3 className={head}>
+        {t('{{count}} texts', { count: texts.length })}{' '}
+        {first && texts.length === 1 && (
+          <span className="text-soft font-normal">{first.versions.map((v) => fm(v.depth)).join(' / ')} fm</span>
+        )}
+      </h3>
+      <ul className="grid justify-items-start gap-1">
+        {texts.map((x) => (
+          <li key={x.id}>
+            <Plate remove={() => tray.toggleText(x.id)} removeLabel={t('Remove {{name}} from tray', { name: x.title })}>
+              {x.title}
+            </Plate>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { cx } from 'class-variance-authority';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Api } from '../../../shared/api';
+import { gradeName } from '../../../shared/format';
 import { phrase, type Phrase, say, t } from '../../../shared/words';
 import { cellOf, fields, isEmpty, pasted, withCell, type Checked, type FieldKey, type GridRow } from './gridRows';
 import { sure } from '../../../shared/sure';
@@ -70,33 +71,12 @@ export function Grid({
       aria-label={t('Readers to add')}
       aria-rowcount={rows.length + 1}
     >
-      <div
-        className={cx(
-          'border-ink bg-sand sticky top-0 z-2 grid h-8.5 min-w-280 items-center border-b text-sm',
-          'font-semibold *:px-2',
-        )}
-        role="row"
-        style={{ gridTemplateColumns: template }}
-      >
-        <span role="columnheader">
-          <span className="sr-only">{t('Row')}</span>
-        </span>
-        {fields.map((f) => (
-          <span key={f.key} role="columnheader">
-            {t(f.name)}
-          </span>
-        ))}
-        <span role="columnheader">{t('What happens')}</span>
-        <span role="columnheader">
-          <span className="sr-only">{t('Remove')}</span>
-        </span>
-      </div>
+      <Head template={template} />
       <div className="relative min-w-280" role="rowgroup" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map((item) => {
           const i = item.index,
             row = sure(rows[i]),
             result = said(i);
-          const problem = (key: string) => result?.problems.find((p) => p.column === key);
           return (
             <div
               key={i}
@@ -110,70 +90,135 @@ export function Grid({
               )}
               style={{ transform: `translateY(${item.start}px)` }}
             >
-              <div
-                className="*:border-line grid min-h-8.25 items-stretch *:flex *:items-center *:border-r"
-                style={{ gridTemplateColumns: template }}
-              >
-                <span role="cell" className="text-soft justify-end pr-2 text-sm">
-                  {i + 1}
-                </span>
-                {fields.map((f, c) => (
-                  <span role="cell" key={f.key}>
-                    <CellField
-                      label={t('{{field}}, row {{n}}', { field: t(f.name), n: i + 1 })}
-                      wrong={problem(f.key) !== undefined}
-                      data-cell={`${i}.${c}`}
-                      aria-invalid={problem(f.key)?.stops || undefined}
-                      maxLength={500}
-                      value={cellOf(row, f.key)}
-                      onPaste={onPaste(i, c)}
-                      onKeyDown={onKey(i, c)}
-                      set={(value) => set(i, f.key, value)}
-                    />
-                  </span>
-                ))}
-                <span role="cell" className="px-2 text-sm font-semibold">
-                  {result && t(fates[result.fate] ?? result.fate)}
-                </span>
-                <span role="cell">
-                  {!isEmpty(row) && (
-                    <Button
-                      look="plain"
-                      size="sm"
-                      square
-                      aria-label={t('Remove row {{n}}', { n: i + 1 })}
-                      onClick={() => drop(i)}
-                    >
-                      ×
-                    </Button>
-                  )}
-                </span>
-              </div>
+              <Cells
+                i={i}
+                row={row}
+                result={result}
+                template={template}
+                set={(key, value) => set(i, key, value)}
+                drop={() => drop(i)}
+                onPaste={onPaste}
+                onKey={onKey}
+              />
               {result && (result.problems.length > 0 || result.twins.length > 0) && (
-                <p className="flex flex-wrap items-center gap-2 pt-0.75 pr-2 pb-1.5 pl-13 text-sm" role="cell">
-                  {result.problems.map((p) => say(p.reason)).join(' ')}
-                  {result.fate === 'Question' && (
-                    <>
-                      {result.twins.map((twin) => (
-                        <Button size="sm" key={twin.readerId} onClick={() => answer(i, twin.readerId)}>
-                          {t('Yes, {{name}} of grade {{grade}}, {{where}}', {
-                            name: twin.name,
-                            grade: twin.grade === 0 ? 'K' : twin.grade,
-                            where: twin.where,
-                          })}
-                        </Button>
-                      ))}
-                      <Button size="sm" onClick={() => answer(i, '00000000-0000-0000-0000-000000000000')}>
-                        {t('No, another child')}
-                      </Button>
-                    </>
-                  )}
-                </p>
+                <About result={result} answer={(sameAs) => answer(i, sameAs)} />
               )}
             </div>
           );
         })}
       </div>
     </div>
+  );
+}
+
+type Result = Checked['rows'][number];
+
+function Head({ template }: { template: string }) {
+  return (
+    <div
+      className={cx(
+        'border-ink bg-sand sticky top-0 z-2 grid h-8.5 min-w-280 items-center border-b text-sm',
+        'font-semibold *:px-2',
+      )}
+      role="row"
+      style={{ gridTemplateColumns: template }}
+    >
+      <span role="columnheader">
+        <span className="sr-only">{t('Row')}</span>
+      </span>
+      {fields.map((f) => (
+        <span key={f.key} role="columnheader">
+          {t(f.name)}
+        </span>
+      ))}
+      <span role="columnheader">{t('What happens')}</span>
+      <span role="columnheader">
+        <span className="sr-only">{t('Remove')}</span>
+      </span>
+    </div>
+  );
+}
+
+function Cells({
+  i,
+  row,
+  result,
+  template,
+  set,
+  drop,
+  onPaste,
+  onKey,
+}: {
+  i: number;
+  row: GridRow;
+  result: Result | undefined;
+  template: string;
+  set: (key: FieldKey, value: string) => void;
+  drop: () => void;
+  onPaste: (i: number, c: number) => (e: ClipboardEvent) => void;
+  onKey: (i: number, c: number) => (e: KeyboardEvent<HTMLInputElement>) => void;
+}) {
+  const problem = (key: string) => result?.problems.find((p) => p.column === key);
+  return (
+    <div
+      className="*:border-line grid min-h-8.25 items-stretch *:flex *:items-center *:border-r"
+      style={{ gridTemplateColumns: template }}
+    >
+      <span role="cell" className="text-soft justify-end pr-2 text-sm">
+        {i + 1}
+      </span>
+      {fields.map((f, c) => (
+        <span role="cell" key={f.key}>
+          <CellField
+            label={t('{{field}}, row {{n}}', { field: t(f.name), n: i + 1 })}
+            wrong={problem(f.key) !== undefined}
+            data-cell={`${i}.${c}`}
+            aria-invalid={problem(f.key)?.stops || undefined}
+            maxLength={500}
+            value={cellOf(row, f.key)}
+            onPaste={onPaste(i, c)}
+            onKeyDown={onKey(i, c)}
+            set={(value) => set(f.key, value)}
+          />
+        </span>
+      ))}
+      <span role="cell" className="px-2 text-sm font-semibold">
+        {result && t(fates[result.fate] ?? result.fate)}
+      </span>
+      <span role="cell">
+        {!isEmpty(row) && (
+          <Button look="plain" size="sm" square aria-label={t('Remove row {{n}}', { n: i + 1 })} onClick={drop}>
+            ×
+          </Button>
+        )}
+      </span>
+    </div>
+  );
+}
+
+const anotherChild = '00000000-0000-0000-0000-000000000000';
+
+/** What is wrong with a row, or whom it may mean. */
+function About({ result, answer }: { result: Result; answer: (sameAs: string) => void }) {
+  return (
+    <p className="flex flex-wrap items-center gap-2 pt-0.75 pr-2 pb-1.5 pl-13 text-sm" role="cell">
+      {result.problems.map((p) => say(p.reason)).join(' ')}
+      {result.fate === 'Question' && (
+        <>
+          {result.twins.map((twin) => (
+            <Button size="sm" key={twin.readerId} onClick={() => answer(twin.readerId)}>
+              {t('Yes, {{name}} of grade {{grade}}, {{where}}', {
+                name: twin.name,
+                grade: gradeName(twin.grade),
+                where: twin.where,
+              })}
+            </Button>
+          ))}
+          <Button size="sm" onClick={() => answer(anotherChild)}>
+            {t('No, another child')}
+          </Button>
+        </>
+      )}
+    </p>
   );
 }

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { oneOf } from '../../../shared/kinds';
-import { t } from '../../../shared/words';
+import { phrase, t } from '../../../shared/words';
 import type { Roster } from './rosterQueries';
 import { Checkbox } from '../../../ui/Checkbox';
 import { FieldRow } from '../../../ui/Field';
@@ -14,22 +14,51 @@ import { Show } from '../../../ui/Show';
 
 type Rules = Api<'ChoiceRulesView'>;
 const depths = [
-  ['WithinReach', 'within their reach'],
-  ['OrEasier', 'within their reach, or easier'],
-  ['Any', 'at any depth'],
+  ['WithinReach', phrase('within their reach')],
+  ['OrEasier', phrase('within their reach, or easier')],
+  ['Any', phrase('at any depth')],
 ] as const;
 const sorts = [
-  ['', 'stories and other texts'],
-  ['true', 'stories only'],
-  ['false', 'other texts only'],
+  ['', phrase('stories and other texts')],
+  ['true', phrase('stories only')],
+  ['false', phrase('other texts only')],
 ] as const;
 
 /** What the readers of a class may choose for themselves. Each change is kept as it is made. */
 export function Choosing({ roster }: { roster: Roster }) {
-  const key = keys.choosing(roster.id);
+  const { rules, wanted, setWanted, keep, kept } = useRules(roster.id);
+  const off = !roster.mayChange;
+  return (
+    <Card aria-labelledby="choosing">
+      <h2 id="choosing">{t('Reader choice')}</h2>
+      <Show query={rules}>
+        {(said) => {
+          const r = wanted ?? said;
+          const set = (changes: Partial<Rules>) => {
+            const next = { ...r, ...changes };
+            setWanted(next);
+            keep.mutate(next);
+          };
+          return (
+            <>
+              <Checkbox checked={r.open} disabled={off} set={(on) => set({ open: on })}>
+                {t('Readers can choose texts themselves')}
+              </Checkbox>
+              {r.open && <Choices r={r} off={off} kept={kept} set={set} />}
+            </>
+          );
+        }}
+      </Show>
+    </Card>
+  );
+}
+
+/** The rules as the server has them, and as they were just chosen. */
+function useRules(classId: string) {
+  const key = keys.choosing(classId);
   const rules = useQuery({
     queryKey: key,
-    queryFn: () => ok(api.GET('/classes/{classId}/choosing', { params: { path: { classId: roster.id } } })),
+    queryFn: () => ok(api.GET('/classes/{classId}/choosing', { params: { path: { classId: classId } } })),
   });
   const client = useQueryClient();
   const [kept, setKept] = useState(false);
@@ -42,7 +71,7 @@ export function Choosing({ roster }: { roster: Roster }) {
     mutationFn: (r: Rules) =>
       ok(
         api.PUT('/classes/{classId}/choosing', {
-          params: { path: { classId: roster.id } },
+          params: { path: { classId: classId } },
           body: {
             open: r.open,
             depth: r.depth,
@@ -65,95 +94,85 @@ export function Choosing({ roster }: { roster: Roster }) {
       if (client.isMutating({ mutationKey: key }) === 1) setWanted(null);
     },
   });
-  const off = !roster.mayChange;
+  return { rules, wanted, setWanted, keep, kept };
+}
+
+function Choices({
+  r,
+  off,
+  kept,
+  set,
+}: {
+  r: Rules;
+  off: boolean;
+  kept: boolean;
+  set: (changes: Partial<Rules>) => void;
+}) {
   return (
-    <Card aria-labelledby="choosing">
-      <h2 id="choosing">{t('Reader choice')}</h2>
-      <Show query={rules}>
-        {(said) => {
-          const r = wanted ?? said;
-          const set = (changes: Partial<Rules>) => {
-            const next = { ...r, ...changes };
-            setWanted(next);
-            keep.mutate(next);
-          };
-          return (
-            <>
-              <Checkbox checked={r.open} disabled={off} set={(on) => set({ open: on })}>
-                {t('Readers can choose texts themselves')}
-              </Checkbox>
-              {r.open && (
-                <>
-                  <FieldRow>
-                    <Select
-                      label={t('Depth')}
-                      disabled={off}
-                      value={r.depth}
-                      set={(value) =>
-                        set({
-                          depth: oneOf(
-                            depths.map(([k]) => k),
-                            value,
-                          ),
-                        })
-                      }
-                      options={depths.map(([k, name]) => ({ value: k, label: t(name) }))}
-                    />
-                    <Select
-                      label={t('Which texts')}
-                      disabled={off}
-                      value={r.fiction == null ? '' : String(r.fiction)}
-                      set={(value) => set({ fiction: value === '' ? null : value === 'true' })}
-                      options={sorts.map(([k, name]) => ({ value: k, label: t(name) }))}
-                    />
-                    <Select
-                      label={t('Most open at once')}
-                      disabled={off}
-                      value={r.mostOpen}
-                      set={(value) => set({ mostOpen: Number(value) })}
-                      options={[1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => ({ value: n, label: n }))}
-                    />
-                  </FieldRow>
-                  <details>
-                    <summary>
-                      {r.without.length === 0
-                        ? t('All topics')
-                        : t('{{count}} topics left out', { count: r.without.length })}
-                    </summary>
-                    <div className="flex flex-wrap gap-x-4 gap-y-1">
-                      {r.topics.map((topic) => (
-                        <Checkbox
-                          checked={!r.without.includes(topic)}
-                          disabled={off}
-                          set={(on) =>
-                            set({
-                              without: on ? r.without.filter((x) => x !== topic) : [...r.without, topic],
-                            })
-                          }
-                        >
-                          {topic}
-                        </Checkbox>
-                      ))}
-                    </div>
-                  </details>
-                  <p className="text-soft text-sm" role="status">
-                    {r.fewest === r.most
-                      ? t('Each reader can choose from {{count}} texts, minus those they have had.', {
-                          count: r.most,
-                        })
-                      : t('Each reader can choose from {{fewest}} to {{most}} texts, minus those they have had.', {
-                          fewest: r.fewest,
-                          most: r.most,
-                        })}
-                    {r.fewest === 0 && ` ${t('Some readers have none. Allow easier texts, or import some.')}`}
-                    {kept && ` ${t('Saved.')}`}
-                  </p>
-                </>
-              )}
-            </>
-          );
-        }}
-      </Show>
-    </Card>
+    <>
+      <FieldRow>
+        <Select
+          label={t('Depth')}
+          disabled={off}
+          value={r.depth}
+          set={(value) =>
+            set({
+              depth: oneOf(
+                depths.map(([k]) => k),
+                value,
+              ),
+            })
+          }
+          options={depths.map(([k, name]) => ({ value: k, label: t(name) }))}
+        />
+        <Select
+          label={t('Which texts')}
+          disabled={off}
+          value={r.fiction == null ? '' : String(r.fiction)}
+          set={(value) => set({ fiction: value === '' ? null : value === 'true' })}
+          options={sorts.map(([k, name]) => ({ value: k, label: t(name) }))}
+        />
+        <Select
+          label={t('Most open at once')}
+          disabled={off}
+          value={r.mostOpen}
+          set={(value) => set({ mostOpen: Number(value) })}
+          options={[1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => ({ value: n, label: n }))}
+        />
+      </FieldRow>
+      <details>
+        <summary>
+          {r.without.length === 0 ? t('All topics') : t('{{count}} topics left out', { count: r.without.length })}
+        </summary>
+        <div className="flex flex-wrap gap-x-4 gap-y-1">
+          {r.topics.map((topic) => (
+            <Checkbox
+              key={topic}
+              checked={!r.without.includes(topic)}
+              disabled={off}
+              set={(on) =>
+                set({
+                  without: on ? r.without.filter((x) => x !== topic) : [...r.without, topic],
+                })
+              }
+            >
+              {topic}
+            </Checkbox>
+          ))}
+        </div>
+      </details>
+      <p className="text-soft text-sm" role="status">
+        {r.fewest === r.most
+          ? t('Each reader can choose from {{count}} texts, minus those they have had.', {
+              count: r.most,
+            })
+          : t('Each reader can choose from {{fewest}} to {{most}} texts, minus those they have had.', {
+              fewest: r.fewest,
+              most: r.most,
+            })}
+        {r.fewest === 0 && ` ${t('Some readers have none. Allow easier texts, or import some.')}`}
+        {kept && ` ${t('Saved.')}`}
+      </p>
+    </>
   );
 }

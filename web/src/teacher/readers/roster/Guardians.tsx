@@ -36,6 +36,23 @@ const codeWords = (r: Row) =>
           ? t('used, until {{day}}', { day: dayOf(r.codeUntil) })
           : t('valid until {{day}}', { day: dayOf(r.codeUntil) });
 
+const known: Column<Row>[] = [
+  {
+    key: 'name',
+    name: phrase('Reader'),
+    by: (r) => `${r.givenName} ${r.familyName}`.toLowerCase(),
+    show: (r) => `${r.givenName} ${r.familyName}`,
+  },
+  { key: 'guardians', name: phrase('Guardians'), by: guardiansOf, show: (r) => guardiansOf(r) || '–' },
+  {
+    key: 'mail',
+    name: phrase('Email on roster'),
+    by: (r) => r.guardianMail ?? '',
+    show: (r) => r.guardianMail ?? '–',
+  },
+  { key: 'code', name: phrase('Code in the letter'), by: codeWords, show: codeWords },
+];
+
 /** Who follows which reader, and the codes in the letters. */
 export default function Guardians() {
   const { data } = useOutletContext<Place>();
@@ -46,96 +63,23 @@ export default function Guardians() {
     enabled: data.mayChangeRoster,
   });
   const [asked, setAsked] = useState('');
-  const changed = useChanged();
-  const takeBack = useMutation({
-    mutationFn: ({ id, guardians }: { id: string; guardians: boolean }) =>
-      ok(
-        api.POST('/readers/{readerId}/guardian-code/take-back', {
-          params: { path: { readerId: id } },
-          body: { guardians },
-        }),
-      ),
-    onSuccess: (done) => {
-      toast.success(say(done.sentence));
-      void changed('guardians');
-    },
-    onError: (e) => toast.error(sentence(e)),
-  });
-  const invite = useMutation({
-    mutationFn: (readerIds: string[]) =>
-      ok(
-        api.POST('/classes/{classId}/guardians/invite', {
-          params: { path: { classId: data.id } },
-          body: { readerIds },
-        }),
-      ),
-    onSuccess: (done) => {
-      toast.success(t('Sent {{count}} letters by email', { count: done.sent }));
-      void changed('guardians');
-    },
-    onError: (e) => toast.error(sentence(e)),
-  });
+  const { takeBack, invite } = useLetters(data.id);
   const letters = (ids: string[]) =>
     `/api/classes/${data.id}/print/Letters.pdf${ids.length > 0 ? `?readers=${ids.join(',')}` : ''}`;
   const columns: Column<Row>[] = [
-    {
-      key: 'name',
-      name: phrase('Reader'),
-      by: (r) => `${r.givenName} ${r.familyName}`.toLowerCase(),
-      show: (r) => `${r.givenName} ${r.familyName}`,
-    },
-    { key: 'guardians', name: phrase('Guardians'), by: guardiansOf, show: (r) => guardiansOf(r) || '–' },
-    {
-      key: 'mail',
-      name: phrase('Email on roster'),
-      by: (r) => r.guardianMail ?? '',
-      show: (r) => r.guardianMail ?? '–',
-    },
-    { key: 'code', name: phrase('Code in the letter'), by: codeWords, show: codeWords },
+    ...known,
     {
       key: 'do',
       name: phrase('Letter and code'),
       show: (r) => (
-        <span className="flex flex-wrap items-center gap-2">
-          <Button asChild size="sm">
-            <a
-              href={letters([r.readerId])}
-              target="_blank"
-              rel="noreferrer"
-              aria-label={t('Letter for {{name}}', { name: called(r.readerId, r.givenName) })}
-            >
-              {t('Letter')}
-            </a>
-          </Button>
-          {r.guardianMail && (
-            <Button
-              size="sm"
-              disabled={invite.isPending}
-              aria-label={t('Invite guardians of {{name}} by email', { name: called(r.readerId, r.givenName) })}
-              onClick={() => invite.mutate([r.readerId])}
-            >
-              {t('Invite by email')}
-            </Button>
-          )}
-          {r.codeUntil && !r.codeTakenBack && (
-            <Button
-              size="sm"
-              aria-label={t('Take back code of {{name}}', { name: called(r.readerId, r.givenName) })}
-              onClick={() => takeBack.mutate({ id: r.readerId, guardians: false })}
-            >
-              {t('Take back code')}
-            </Button>
-          )}
-          {r.guardians.length > 0 && (
-            <Button
-              size="sm"
-              aria-label={t('End guardian access to {{name}}', { name: called(r.readerId, r.givenName) })}
-              onClick={() => takeBack.mutate({ id: r.readerId, guardians: true })}
-            >
-              {t('End access')}
-            </Button>
-          )}
-        </span>
+        <Actions
+          r={r}
+          name={called(r.readerId, r.givenName)}
+          letter={letters([r.readerId])}
+          inviting={invite.isPending}
+          invite={() => invite.mutate([r.readerId])}
+          takeBack={(guardians) => takeBack.mutate({ id: r.readerId, guardians })}
+        />
       ),
     },
   ];
@@ -200,5 +144,89 @@ export default function Guardians() {
         </Show>
       )}
     </ListPage>
+  );
+}
+
+/** Letters sent by email, and codes and guardians that end. */
+function useLetters(classId: string) {
+  const changed = useChanged();
+  const takeBack = useMutation({
+    mutationFn: ({ id, guardians }: { id: string; guardians: boolean }) =>
+      ok(
+        api.POST('/readers/{readerId}/guardian-code/take-back', {
+          params: { path: { readerId: id } },
+          body: { guardians },
+        }),
+      ),
+    onSuccess: (done) => {
+      toast.success(say(done.sentence));
+      void changed('guardians');
+    },
+    onError: (e) => toast.error(sentence(e)),
+  });
+  const invite = useMutation({
+    mutationFn: (readerIds: string[]) =>
+      ok(
+        api.POST('/classes/{classId}/guardians/invite', {
+          params: { path: { classId: classId } },
+          body: { readerIds },
+        }),
+      ),
+    onSuccess: (done) => {
+      toast.success(t('Sent {{count}} letters by email', { count: done.sent }));
+      void changed('guardians');
+    },
+    onError: (e) => toast.error(sentence(e)),
+  });
+  return { takeBack, invite };
+}
+
+function Actions({
+  r,
+  name,
+  letter,
+  inviting,
+  invite,
+  takeBack,
+}: {
+  r: Row;
+  name: string;
+  letter: string;
+  inviting: boolean;
+  invite: () => void;
+  takeBack: (guardians: boolean) => void;
+}) {
+  return (
+    <span className="flex flex-wrap items-center gap-2">
+      <Button asChild size="sm">
+        <a href={letter} target="_blank" rel="noreferrer" aria-label={t('Letter for {{name}}', { name: name })}>
+          {t('Letter')}
+        </a>
+      </Button>
+      {r.guardianMail && (
+        <Button
+          size="sm"
+          disabled={inviting}
+          aria-label={t('Invite guardians of {{name}} by email', { name: name })}
+          onClick={invite}
+        >
+          {t('Invite by email')}
+        </Button>
+      )}
+      {r.codeUntil && !r.codeTakenBack && (
+        <Button size="sm" aria-label={t('Take back code of {{name}}', { name: name })} onClick={() => takeBack(false)}>
+          {t('Take back code')}
+        </Button>
+      )}
+      {r.guardians.length > 0 && (
+        <Button
+          size="sm"
+          aria-label={t('End guardian access to {{name}}', { name: name })}
+          onClick={() => takeBack(true)}
+        >
+          {t('End access')}
+        </Button>
+      )}
+    </span>
   );
 }

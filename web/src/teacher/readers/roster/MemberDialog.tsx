@@ -19,7 +19,7 @@ import { Select } from '../../../ui/Select';
 import { TextField } from '../../../ui/TextField';
 
 const schema = z.object({
-  givenName: present(phrase('Enter a given name.')),
+  givenName: present(phrase('Enter the given name.')),
   familyName: z.string().trim(),
   grade: z.number(),
   details: z.custom<Member['details']>(),

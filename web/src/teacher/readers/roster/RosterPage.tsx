@@ -1,4 +1,4 @@
-import { DownloadSimple, Plus, Printer } from '@phosphor-icons/react';
+import { DownloadSimple, Plus } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { Link, useNavigate, useOutletContext } from 'react-router';
 import { api, ok } from '../../../shared/api';
@@ -11,16 +11,17 @@ import type { Place } from '../../frame/Frame';
 import { useTray } from '../../tray/useTray';
 import { RosterTabs } from '../RosterTabs';
 import { BulkChange } from './BulkChange';
+import { Former } from './Former';
 import { FromSchool } from './FromSchool';
 import { Joinings } from './Joinings';
 import { MemberDialog } from './MemberDialog';
 import { MoveReaders } from './MoveReaders';
+import { PrintMenu } from './PrintMenu';
 import { supportWords } from './supports';
 import { TakingIn } from './TakingIn';
 import { useRoster, useRosterChange, type Member, type Roster } from './rosterQueries';
-import { sure } from '../../../shared/sure';
 import { Button } from '../../../ui/Button';
-import { Menu, MenuItem, MenuLabel } from '../../../ui/Menu';
+import { Menu, MenuItem } from '../../../ui/Menu';
 import { ListPage, Notice, PageHead, Row } from '../../../ui/Page';
 import { Empty, Show } from '../../../ui/Show';
 import { SearchField } from '../../../ui/TextField';
@@ -197,71 +198,5 @@ function WithPicked({ roster, picked, show }: { roster: Roster; picked: Member[]
         {t('Remove from class')}
       </Button>
     </Notice>
-  );
-}
-
-/** Who was in the class. They come back with one button, with all they did. */
-function Former({ roster }: { roster: Roster }) {
-  const change = useRosterChange();
-  return (
-    <details className="border-line max-h-40 overflow-auto border-t px-4 py-2.5">
-      <summary className="cursor-pointer leading-6">
-        {t('{{count}} former readers', { count: roster.former.length })}
-      </summary>
-      <ul>
-        {roster.former.map((m) => (
-          <li key={m.id} className="flex items-center gap-2.5 py-0.75">
-            <b>
-              {m.givenName} {m.familyName}
-            </b>{' '}
-            <span className="text-soft">
-              {t('{{from}} to {{to}}', { from: dayOf(m.since), to: dayOf(sure(m.until)) })}
-            </span>
-            {roster.mayChange && (
-              <Button
-                size="sm"
-                onClick={() =>
-                  change.mutate(() =>
-                    ok(
-                      api.POST('/classes/{classId}/enrol', {
-                        params: { path: { classId: roster.id } },
-                        body: { readerIds: [m.id] },
-                      }),
-                    ),
-                  )
-                }
-                aria-label={t('Restore {{name}}', { name: m.givenName })}
-              >
-                {t('Restore')}
-              </Button>
-            )}
-          </li>
-        ))}
-      </ul>
-    </details>
-  );
-}
-
-/** Cards, list and letters: of the readers picked up, or of everybody. */
-function PrintMenu({ classId, picked, letters }: { classId: string; picked: string[]; letters: boolean }) {
-  const of = (form: string, paper: string) =>
-    `/api/classes/${classId}/print/${form}.pdf?paper=${paper}${picked.length > 0 ? `&readers=${picked.join(',')}` : ''}`;
-  const item = (form: string, paper: string, label: string) => (
-    <MenuItem asChild key={label}>
-      <a href={of(form, paper)} target="_blank" rel="noreferrer">
-        {label}
-      </a>
-    </MenuItem>
-  );
-  return (
-    <Menu label={t('Print')} icon={<Printer size={20} aria-hidden />}>
-      <MenuLabel>
-        {picked.length > 0 ? t('For {{count}} in tray', { count: picked.length }) : t('For the whole class')}
-      </MenuLabel>
-      {item('Cards', 'a4', t('Sign-in cards, 8 to an A4 page'))}
-      {item('Cards', 'letter', t('Sign-in cards, 8 to a Letter page'))}
-      {item('List', 'a4', t('List of sign-ins'))}
-      {letters && item('Letters', 'a4', t('Letters to guardians'))}
-    </Menu>
   );
 }

@@ -67,76 +67,9 @@ function useFaults(textId: string, revision: number, questions: FormQuestion[], 
 }
 
 function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
-  const go = useNavigate();
-  const changed = useChanged();
-  const kept = useKept(`dc-quiz-${quiz.textId}-${quiz.revision}`, () => formOf(quiz));
-  const { value: questions, set: setQuestions } = kept;
-  const [at, setAt] = useState(0);
+  const draft = useQuiz(quiz, classId);
+  const { kept, questions, at, setAt, q, faults, error, change, add, move, remove, importFile, save } = draft;
   const [version, setVersion] = useState(sure(quiz.versions[0]).label);
-  const [error, setError] = useState('');
-  const faults = useFaults(quiz.textId, quiz.revision, questions, quiz.faults);
-  const q = questions[at];
-  const change = (next: FormQuestion) => setQuestions(questions.map((x, i) => (i === at ? next : x)));
-  const add = (kind: FormQuestion['kind']) => {
-    setQuestions([...questions, blank(kind, questions.length % 2 ? 'Infer' : 'Retrieve')]);
-    setAt(questions.length);
-  };
-  const move = (to: number) => {
-    setQuestions(moved(questions, at, to));
-    setAt(to);
-  };
-  const remove = () => {
-    const had = questions;
-    setQuestions(questions.filter((_, i) => i !== at));
-    setAt(Math.max(0, at - 1));
-    toast(t('Removed question {{n}}', { n: at + 1 }), {
-      action: { label: t('Undo'), onClick: () => setQuestions(had) },
-    });
-  };
-  const importFile = async (file: File) => {
-    try {
-      const found = await ok(
-        api.POST('/texts/{textId}/quiz/read', {
-          params: { path: { textId: quiz.textId } },
-          body: {
-            name: file.name,
-            file: await base64(file),
-          },
-        }),
-      );
-      // eslint-disable-next-line @tanstack/query/no-rest-destructuring -- a quiz that was read, no query
-      setQuestions([...questions, ...formOf({ ...quiz, questions: found.questions }).map((x) => ({ ...x, id: null }))]);
-      setAt(questions.length);
-      toast.success(t('Imported {{count}} questions', { count: found.questions.length }), {
-        description: found.leftOut.map(say).join(' ') || undefined,
-      });
-    } catch (e) {
-      toast.error(sentence(e));
-    }
-  };
-  const save = async () => {
-    try {
-      const done = await ok(
-        api.PUT('/texts/{textId}/quiz', {
-          params: { path: { textId: quiz.textId } },
-          body: {
-            revision: quiz.revision,
-            note: null,
-            questions,
-          },
-        }),
-      );
-      kept.letGo();
-      await changed('texts');
-      toast.success(t('Saved quiz'), {
-        description:
-          done.warnings.length > 0 ? t('{{count}} remarks still open', { count: done.warnings.length }) : undefined,
-      });
-      void go(`/class/${classId}/texts/${quiz.textId}`);
-    } catch (e) {
-      setError(sentence(e));
-    }
-  };
   return (
     <form
       className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
@@ -214,4 +147,78 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
       </div>
     </form>
   );
+}
+
+/** A quiz while it is written: its questions, the one that is open, what is to be said of them, and saving. */
+function useQuiz(quiz: QuizData, classId: string) {
+  const go = useNavigate();
+  const changed = useChanged();
+  const kept = useKept(`dc-quiz-${quiz.textId}-${quiz.revision}`, () => formOf(quiz));
+  const { value: questions, set: setQuestions } = kept;
+  const [at, setAt] = useState(0);
+  const [error, setError] = useState('');
+  const faults = useFaults(quiz.textId, quiz.revision, questions, quiz.faults);
+  const q = questions[at];
+  const change = (next: FormQuestion) => setQuestions(questions.map((x, i) => (i === at ? next : x)));
+  const add = (kind: FormQuestion['kind']) => {
+    setQuestions([...questions, blank(kind, questions.length % 2 ? 'Infer' : 'Retrieve')]);
+    setAt(questions.length);
+  };
+  const move = (to: number) => {
+    setQuestions(moved(questions, at, to));
+    setAt(to);
+  };
+  const remove = () => {
+    const had = questions;
+    setQuestions(questions.filter((_, i) => i !== at));
+    setAt(Math.max(0, at - 1));
+    toast(t('Removed question {{n}}', { n: at + 1 }), {
+      action: { label: t('Undo'), onClick: () => setQuestions(had) },
+    });
+  };
+  const importFile = async (file: File) => {
+    try {
+      const found = await ok(
+        api.POST('/texts/{textId}/quiz/read', {
+          params: { path: { textId: quiz.textId } },
+          body: {
+            name: file.name,
+            file: await base64(file),
+          },
+        }),
+      );
+      // eslint-disable-next-line @tanstack/query/no-rest-destructuring -- a quiz that was read, no query
+      setQuestions([...questions, ...formOf({ ...quiz, questions: found.questions }).map((x) => ({ ...x, id: null }))]);
+      setAt(questions.length);
+      toast.success(t('Imported {{count}} questions', { count: found.questions.length }), {
+        description: found.leftOut.map(say).join(' ') || undefined,
+      });
+    } catch (e) {
+      toast.error(sentence(e));
+    }
+  };
+  const save = async () => {
+    try {
+      const done = await ok(
+        api.PUT('/texts/{textId}/quiz', {
+          params: { path: { textId: quiz.textId } },
+          body: {
+            revision: quiz.revision,
+            note: null,
+            questions,
+          },
+        }),
+      );
+      kept.letGo();
+      await changed('texts');
+      toast.success(t('Saved quiz'), {
+        description:
+          done.warnings.length > 0 ? t('{{count}} remarks still open', { count: done.warnings.length }) : undefined,
+      });
+      void go(`/class/${classId}/texts/${quiz.textId}`);
+    } catch (e) {
+      setError(sentence(e));
+    }
+  };
+  return { kept, questions, at, setAt, q, faults, error, change, add, move, remove, importFile, save };
 }
