@@ -36,7 +36,6 @@ export default ts.config(
     rules: {
       'max-lines': ['error', 250],
       'max-lines-per-function': ['error', 120],
-      'no-nested-ternary': 'error',
     },
   },
   {
