@@ -159,7 +159,7 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
   await page.getByRole('radio', { name: 'History' }).click();
   await expect(page.getByText('A better beginning')).toBeVisible();
   await page.getByRole('button', { name: 'Restore revision 1' }).click();
-  await expect(page.getByText('Restored revision 1')).toBeVisible();
+  await expect(page.getByText('Restored revision 1', { exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Overrule depth…' }).click();

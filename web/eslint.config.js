@@ -36,6 +36,7 @@ export default ts.config(
     rules: {
       'max-lines': ['error', 250],
       'max-lines-per-function': ['error', 120],
+      'no-nested-ternary': 'error',
     },
   },
   {

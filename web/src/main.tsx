@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './ui/base.css';
 import { Problem } from './shared/api';
-import { useSession } from './shared/session';
+import { useSession, type Session } from './shared/session';
 import { doorBack } from './shared/comingBack';
 import { InLanguage } from './shared/InLanguage';
 import { SignedOut } from './shared/SignedOut';
@@ -39,6 +39,40 @@ const client = new QueryClient({
   },
 });
 
+/** The front door: back to where somebody was, to the class a device was handed to, or to signing in. */
+function Door({ session }: { session: Session }) {
+  const back = doorBack();
+  if (back) return <Navigate to={back} replace />;
+  return session.handedOver ? <Navigate to={`/read/${session.handedOver.code}`} replace /> : <AdultSignIn />;
+}
+
+/** Where whoever is signed in can go. */
+function routesOf(s: Session) {
+  if (s.firstRun) return <Route path="*" element={<FirstRun />} />;
+  if (s.role === 'Reader') return <Route path="*" element={<Reader session={s} />} />;
+  if (s.role === 'Guardian') return <Route path="*" element={<Guardian session={s} />} />;
+  if (s.role === 'Teacher')
+    return (
+      <>
+        <Route path="/read/:code?" element={<ReaderSignIn />} />
+        <Route path="/welcome" element={<Welcome />} />
+        <Route path="*" element={<Teacher session={s} />} />
+      </>
+    );
+  return (
+    <>
+      <Route path="/read" element={<ReaderSignIn />} />
+      <Route path="/read/:code" element={<ReaderSignIn />} />
+      <Route path="/welcome" element={<Welcome />} />
+      <Route path="/guardian" element={<Register />} />
+      <Route path="/guardian/confirm" element={<Confirm />} />
+      <Route path="/" element={<Door session={s} />} />
+      <Route path="/staff" element={<AdultSignIn />} />
+      <Route path="*" element={<Navigate to={doorBack() ?? '/'} replace />} />
+    </>
+  );
+}
+
 function Doors() {
   const session = useSession();
   return (
@@ -46,47 +80,7 @@ function Doors() {
       {(s) => (
         <InLanguage session={s}>
           <SignedOut session={s} />
-          {s.firstRun ? (
-            <Routes>
-              <Route path="*" element={<FirstRun />} />
-            </Routes>
-          ) : s.role === 'Teacher' ? (
-            <Routes>
-              <Route path="/read/:code?" element={<ReaderSignIn />} />
-              <Route path="/welcome" element={<Welcome />} />
-              <Route path="*" element={<Teacher session={s} />} />
-            </Routes>
-          ) : s.role === 'Reader' ? (
-            <Routes>
-              <Route path="*" element={<Reader session={s} />} />
-            </Routes>
-          ) : s.role === 'Guardian' ? (
-            <Routes>
-              <Route path="*" element={<Guardian session={s} />} />
-            </Routes>
-          ) : (
-            <Routes>
-              <Route path="/read" element={<ReaderSignIn />} />
-              <Route path="/read/:code" element={<ReaderSignIn />} />
-              <Route path="/welcome" element={<Welcome />} />
-              <Route path="/guardian" element={<Register />} />
-              <Route path="/guardian/confirm" element={<Confirm />} />
-              <Route
-                path="/"
-                element={
-                  doorBack() ? (
-                    <Navigate to={sure(doorBack())} replace />
-                  ) : s.handedOver ? (
-                    <Navigate to={`/read/${s.handedOver.code}`} replace />
-                  ) : (
-                    <AdultSignIn />
-                  )
-                }
-              />
-              <Route path="/staff" element={<AdultSignIn />} />
-              <Route path="*" element={<Navigate to={doorBack() ?? '/'} replace />} />
-            </Routes>
-          )}
+          <Routes>{routesOf(s)}</Routes>
         </InLanguage>
       )}
     </Show>

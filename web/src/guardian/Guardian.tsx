@@ -13,6 +13,12 @@ import { Empty, Show } from '../ui/Show';
 import { LanguageSwitch } from '../shared/LanguageSwitch';
 import { PageTitle } from '../ui/PageTitle';
 
+/** When something was read, else when it is due. */
+function readOrDue({ handedInAt, dueOn }: { handedInAt?: string | null; dueOn?: string | null }) {
+  if (handedInAt) return dayOf(handedInAt);
+  return dueOn ? t('due {{day}}', { day: shortDay(dueOn) }) : t('not finished');
+}
+
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
   const children = useQuery({ queryKey: keys.children, queryFn: () => ok(api.GET('/guardian/children')) });
@@ -74,11 +80,7 @@ export default function Guardian({ session }: { session: Session }) {
                             <li key={i}>
                               <b>{r.title}</b>{' '}
                               <span className="text-soft">
-                                {r.handedInAt
-                                  ? dayOf(r.handedInAt)
-                                  : r.dueOn
-                                    ? t('due {{day}}', { day: shortDay(r.dueOn) })
-                                    : t('not finished')}
+                                {readOrDue(r)}
                                 {r.minutes > 0 && `, ${minutes(r.minutes * 60)}`}
                                 {r.score != null &&
                                   `, ${t('{{score}} right on the first try', { score: percent(r.score) })}`}

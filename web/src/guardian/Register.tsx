@@ -71,12 +71,10 @@ export function Confirm() {
   }, []);
   return (
     <Door title={t('Email')}>
-      {state.ok ? (
-        <p role="status">{t('Email confirmed. Sign in with your email and password.')}</p>
-      ) : state.error ? (
+      {state.error ? (
         <ErrorText>{state.error}</ErrorText>
       ) : (
-        <p role="status">…</p>
+        <p role="status">{state.ok ? t('Email confirmed. Sign in with your email and password.') : '…'}</p>
       )}
       <Row end>
         <Button asChild look="main">

@@ -32,11 +32,9 @@ export function ChooseNext() {
   return (
     <section aria-labelledby="choose">
       <h2 id="choose">{t('Choose something to read')}</h2>
-      {c.left === 0 ? (
-        <p>{t('You have chosen enough for now. Finish one, or put one back, to choose another.')}</p>
-      ) : c.offers.length === 0 ? (
-        <p>{t('No more texts to choose now.')}</p>
-      ) : (
+      {c.left === 0 && <p>{t('You have chosen enough for now. Finish one, or put one back, to choose another.')}</p>}
+      {c.left > 0 && c.offers.length === 0 && <p>{t('No more texts to choose now.')}</p>}
+      {c.left > 0 && c.offers.length > 0 && (
         <>
           <ul className="grid gap-2">
             {c.offers.slice(0, 3).map((o) => (

@@ -9,7 +9,6 @@ import { useRecorder } from '../shared/useRecorder';
 import { t } from '../shared/words';
 import { recordingWaits, send, useOutbox } from './offline/outbox';
 import type { Work } from './queries';
-import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
 
 /** The reader records the text, listens to it, and keeps it; kept here first, like answers. Pages can be turned meanwhile. */
@@ -53,6 +52,9 @@ export function RecordMine({ work }: { work: Work }) {
     }
     setBusy(false);
   };
+  const sent = waits
+    ? t('Saved on this device. It will be sent.')
+    : work.recording && t('Sent, {{time}}', { time: clock(work.recording.seconds) });
   if (!recorder.can) return <p role="status">{t('This device cannot record. Read it to your teacher.')}</p>;
   if (work.recording?.marked) return <p role="status">{t('Your teacher has listened.')}</p>;
   return (
@@ -61,12 +63,13 @@ export function RecordMine({ work }: { work: Work }) {
       role="group"
       aria-label={t('My recording')}
     >
-      {recorder.state === 'recording' ? (
+      {recorder.state === 'recording' && (
         <Button look="main" size="reader" onClick={recorder.stop}>
           <Stop size={24} aria-hidden />
           {t('Stop, {{time}}', { time: clock(recorder.seconds) })}
         </Button>
-      ) : mine ? (
+      )}
+      {recorder.state !== 'recording' && mine && (
         <>
           <Heard blob={mine} label={t('My reading')} />
           <Button size="reader" disabled={busy} onClick={() => void recorder.start()}>
@@ -78,7 +81,8 @@ export function RecordMine({ work }: { work: Work }) {
             {t('Send')}
           </Button>
         </>
-      ) : (
+      )}
+      {recorder.state !== 'recording' && !mine && (
         <Button
           size="reader"
           disabled={recorder.state === 'asking'}
@@ -94,12 +98,7 @@ export function RecordMine({ work }: { work: Work }) {
       <span role="status">
         {recorder.state === 'refused'
           ? t('The microphone is off. Ask your teacher.')
-          : said ||
-            (recorder.state === 'idle' && has
-              ? waits
-                ? t('Saved on this device. It will be sent.')
-                : t('Sent, {{time}}', { time: clock(sure(work.recording).seconds) })
-              : '')}
+          : said || (recorder.state === 'idle' && has && sent)}
       </span>
     </div>
   );

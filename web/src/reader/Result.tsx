@@ -30,6 +30,7 @@ export default function Result() {
     retry: false,
     enabled: !waits,
   });
+  const unread = result.error instanceof Problem && result.error.code === 'not-released';
   return (
     <ReaderPage>
       <ReaderBar>
@@ -37,7 +38,7 @@ export default function Result() {
         <PageTitle>{result.data?.title ?? ''}</PageTitle>
       </ReaderBar>
       <RefusedNote />
-      {waits ? (
+      {waits && (
         <Main>
           <h2>{t('Your answers are safe')}</h2>
           <p>{t('No internet. Your answers are safe here. They are handed in when the internet is back.')}</p>
@@ -47,7 +48,8 @@ export default function Result() {
             </Button>
           </Row>
         </Main>
-      ) : result.error instanceof Problem && result.error.code === 'not-released' ? (
+      )}
+      {!waits && unread && (
         <Main>
           <h2>{t('Handed in')}</h2>
           <p>{t('Your teacher is reading your answers. Your result will appear here.')}</p>
@@ -60,7 +62,8 @@ export default function Result() {
             </Button>
           </Row>
         </Main>
-      ) : (
+      )}
+      {!waits && !unread && (
         <Show query={result}>
           {(r) => (
             <Main>

@@ -39,7 +39,8 @@ export const runsOf = (text: string): Run[] =>
     .map((part) => {
       const bold = part.startsWith('**') && part.length > 4,
         slanted = !bold && /^\*[^*]+\*$/.test(part);
-      return { text: bold ? part.slice(2, -2) : slanted ? part.slice(1, -1) : part, bold, slanted };
+      const mark = Number(slanted) + 2 * Number(bold);
+      return { text: part.slice(mark, part.length - mark), bold, slanted };
     });
 const bare = (text: string) =>
   runsOf(text)
@@ -74,7 +75,8 @@ function Runs({ text, words, at }: { text: string; words: Words; at: number }) {
   return runsOf(text).map((run, i) => {
     const shown = words(run.text, here);
     here += run.text.length;
-    return <Fragment key={i}>{run.bold ? <b>{shown}</b> : run.slanted ? <i>{shown}</i> : shown}</Fragment>;
+    if (run.bold) return <b key={i}>{shown}</b>;
+    return run.slanted ? <i key={i}>{shown}</i> : <Fragment key={i}>{shown}</Fragment>;
   });
 }
 

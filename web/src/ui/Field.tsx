@@ -26,7 +26,8 @@ export function Field({
   children,
 }: FieldProps & { children: (tied: Tied) => ReactNode }) {
   const id = useId();
-  const said = error ? `${id}-error` : hint ? `${id}-hint` : undefined;
+  const hinted = hint ? `${id}-hint` : undefined;
+  const said = error ? `${id}-error` : hinted;
   return (
     <div className={cx(inline ? 'inline-flex items-center gap-1.5' : 'grid content-start gap-1', className)}>
       <label htmlFor={id} className={bare ? 'sr-only' : cx('text-sm', inline ? 'whitespace-nowrap' : 'font-semibold')}>

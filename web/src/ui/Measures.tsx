@@ -8,6 +8,12 @@ const place =
   (v: number) =>
     px(4 + ((Math.max(from, Math.min(to, v)) - from) / (to - from)) * (width - 8));
 
+/** The first and the last figure of a scale stay within it. */
+function anchor(i: number, of: number) {
+  if (i === 0) return 'start';
+  return i === of - 1 ? 'end' : 'middle';
+}
+
 /** The ruler over a column of ranges: a ladder of depth tints. */
 export function RangeScale({ from, to, width, step, label }: Scale & { step: number; label: string }) {
   const x = place({ from, to, width });
@@ -27,13 +33,7 @@ export function RangeScale({ from, to, width, step, label }: Scale & { step: num
         />
       ))}
       {stops.map((v, i) => (
-        <text
-          key={v}
-          x={x(v)}
-          y="12"
-          textAnchor={i === 0 ? 'start' : i === stops.length - 1 ? 'end' : 'middle'}
-          fill="var(--color-ink)"
-        >
+        <text key={v} x={x(v)} y="12" textAnchor={anchor(i, stops.length)} fill="var(--color-ink)">
           {v}
         </text>
       ))}

@@ -32,12 +32,15 @@ const Drop = ({ remove, label }: { remove: () => void; label: string }) => (
 );
 
 /** A reader: a swallowtail flag, everywhere. */
-export const Flag = ({ children, chosen, deep, remove, removeLabel = '' }: Of & { deep?: boolean }) => (
-  <span className={flag({ chosen, edge: deep ? 'deep' : chosen ? 'chosen' : 'ink' })}>
-    {children}
-    {remove && <Drop remove={remove} label={removeLabel} />}
-  </span>
-);
+export function Flag({ children, chosen, deep, remove, removeLabel = '' }: Of & { deep?: boolean }) {
+  const edge = chosen ? 'chosen' : 'ink';
+  return (
+    <span className={flag({ chosen, edge: deep ? 'deep' : edge })}>
+      {children}
+      {remove && <Drop remove={remove} label={removeLabel} />}
+    </span>
+  );
+}
 
 const plate = cva(
   'inline-flex h-6.5 items-center gap-2 rounded-r-xs border border-l-4 border-l-ink ' +

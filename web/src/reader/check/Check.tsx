@@ -1,3 +1,4 @@
+import { sure } from '../../shared/sure';
 import { cx } from 'class-variance-authority';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -89,11 +90,9 @@ function Between({ check, name }: { check: View; name: string }) {
         <div className={pageLook({ kind: 'door', letters: 'ui' })}>
           <h2>{check.now ? t('Done for today') : t('You are done')}</h2>
           <p>
-            {waits
-              ? t('Your answers are safe here. They are sent when the internet is back.')
-              : check.now
-                ? t('The next part opens tomorrow. Your answers are safe.')
-                : t('Thank you. Your teacher can see it now.')}
+            {waits && t('Your answers are safe here. They are sent when the internet is back.')}
+            {!waits && check.now && t('The next part opens tomorrow. Your answers are safe.')}
+            {!waits && !check.now && t('Thank you. Your teacher can see it now.')}
           </p>
           {check.refused > 0 && (
             <p role="status">
@@ -182,15 +181,13 @@ function Practice({
     <div className={pageLook({ kind: 'question' })}>
       <p className="text-soft">{t('This one is for practice.')}</p>
       <h2 id="practice">
-        {part === 'WordReading'
-          ? t('Which one is a real word?')
-          : part === 'WordMeaning'
-            ? t('What does “{{word}}” mean?', { word: one.stem })
-            : one.stem}
+        {part === 'WordReading' && t('Which one is a real word?')}
+        {part === 'WordMeaning' && t('What does “{{word}}” mean?', { word: one.stem })}
+        {part !== 'WordReading' && part !== 'WordMeaning' && one.stem}
       </h2>
       <Pick name="practice" heading="practice" choices={one.choices} mine={mine} oneAtATime={false} pick={setMine} />
       <p className="font-ui text-reader mt-3 min-h-2" role="status">
-        {mine === undefined ? '' : right ? t('✓ Right. Now you can start.') : t('✗ Not this one. Try another.')}
+        {mine !== undefined && (right ? t('✓ Right. Now you can start.') : t('✗ Not this one. Try another.'))}
       </p>
       {error && <Say role="alert">{error}</Say>}
       <Row end>
@@ -202,10 +199,12 @@ function Practice({
   );
 }
 
+const stages = { WordReading: WordsStage, WordMeaning: WordsStage, Maze: MazeStage, Passages: PassageStage };
+
 function Taking({ check, stage, name }: { check: View; stage: Stage; name: string }) {
   const work = useStage(check, stage);
   const [peek, setPeek] = useState(false);
-  const Part = check.now === 'Maze' ? MazeStage : check.now === 'Passages' ? PassageStage : WordsStage;
+  const Part = stages[sure(check.now)];
   return (
     <Frame
       check={check}

@@ -80,6 +80,7 @@ export function Asked({ work, q, kept, said, before, aside = false, takesFocus =
     : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length });
   // A try that waits to be sent is what stands chosen, and not the one before it.
   const shared = { q: kept ? { ...q, attempts: [] } : q, draft: kept ?? draft, setDraft, open, heading };
+  const saved = kept ? t('Your answer is saved.') : ' ';
   return (
     <form
       className={pageLook({
@@ -97,7 +98,7 @@ export function Asked({ work, q, kept, said, before, aside = false, takesFocus =
       <h2 id={heading} ref={asked} tabIndex={-1} className="outline-none">
         {q.stem}
       </h2>
-      <p className="text-soft">{open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is saved.') : ' '}</p>
+      <p className="text-soft">{open ? `${ways[q.kind].hint(q)} ${after}` : saved}</p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
       {isWritten(q) && <Write {...shared} ticketId={work.id} />}
@@ -142,11 +143,11 @@ function Feedback({ q, open }: { q: Question; open: boolean }) {
         <b>{t('Your answer is saved. Your teacher will read it.')}</b>
       </p>
     );
+  const notRight = open ? t('✗ Not yet. Look again.') : t('✗ Not this time.');
   const parts = !last.correct && last.of > 1 ? t('{{n}} of {{of}} are right.', { n: last.fitting, of: last.of }) : '';
   return (
     <p>
-      <b>{last.correct ? t('✓ Right.') : open ? t('✗ Not yet. Look again.') : t('✗ Not this time.')}</b> {parts}{' '}
-      {last.reason}
+      <b>{last.correct ? t('✓ Right.') : notRight}</b> {parts} {last.reason}
     </p>
   );
 }

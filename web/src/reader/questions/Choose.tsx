@@ -13,11 +13,8 @@ export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Picker
   const lastTry = q.attempts.at(-1);
   // With one to choose, what was wrong once is wrong again.
   const wrong = new Set(several ? [] : q.attempts.filter((a) => !a.correct).flatMap((a) => a.picks));
-  const pick = (i: number) =>
-    setDraft({
-      ...draft,
-      picks: !several ? [i] : draft.picks.includes(i) ? draft.picks.filter((x) => x !== i) : [...draft.picks, i],
-    });
+  const turned = (i: number) => (draft.picks.includes(i) ? draft.picks.filter((x) => x !== i) : [...draft.picks, i]);
+  const pick = (i: number) => setDraft({ ...draft, picks: several ? turned(i) : [i] });
   const full = several && draft.picks.length >= q.wanted;
   return (
     <div className="mt-4 grid gap-2.5" role={several ? 'group' : 'radiogroup'} aria-labelledby={heading}>
@@ -65,13 +62,8 @@ export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Picker
                   'sm:border-l-[1.5px]',
                 )}
                 onClick={() => {
-                  setCovered(
-                    !hidden
-                      ? [...covered, i]
-                      : oneAtATime
-                        ? all.filter((x) => x !== i)
-                        : covered.filter((x) => x !== i),
-                  );
+                  const others = (oneAtATime ? all : covered).filter((x) => x !== i);
+                  setCovered(hidden ? others : [...covered, i]);
                   if (draft.picks.includes(i)) setDraft({ ...draft, picks: draft.picks.filter((x) => x !== i) });
                 }}
                 aria-label={`${hidden ? t('Show') : t('Cover')}: ${c}`}

@@ -9,7 +9,8 @@ import { tapLook } from '../../ui/Reader';
 /** What belongs together: a place beside each thing is filled from what lies below. */
 export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
   const none = q.choices.map(() => -1);
-  const laid = open ? (draft.picks.length ? draft.picks : none) : (q.attempts.at(-1)?.picks ?? none);
+  const drafted = draft.picks.length > 0 ? draft.picks : none;
+  const laid = open ? drafted : (q.attempts.at(-1)?.picks ?? none);
   const [chosen, setChosen] = useState(0);
   const here = laid[chosen] === -1 ? chosen : laid.indexOf(-1);
   const set = (left: number, right: number) => {

@@ -145,7 +145,8 @@ function Forecast({ of }: { of: { forecast: number; zone: string } }) {
   return (
     <>
       {t('{{n}}%', { n: of.forecast })}
-      {of.zone === 'Frustration' ? `, ${t('too deep')}` : of.zone === 'Independent' ? `, ${t('easy')}` : ''}
+      {of.zone === 'Frustration' && `, ${t('too deep')}`}
+      {of.zone === 'Independent' && `, ${t('easy')}`}
     </>
   );
 }

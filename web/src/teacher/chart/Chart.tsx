@@ -75,16 +75,18 @@ export default function Chart() {
             {table ? t('Show as chart') : t('Show as table')}
           </Button>
         </PageHead>
-        {data.readers.length === 0 ? (
+        {data.readers.length === 0 && (
           <Empty title={t('No readers yet')}>
             <p>{t('The chart shows each reader at their depth, beside the texts you assign.')}</p>
             <Button asChild look="main">
               <Link to={`/class/${data.id}/readers?add=1`}>{t('Add reader')}</Link>
             </Button>
           </Empty>
-        ) : table ? (
+        )}
+        {data.readers.length > 0 && table && (
           <ChartTable readers={data.readers} texts={texts} open={(id) => setSearch({ reader: id })} />
-        ) : (
+        )}
+        {data.readers.length > 0 && !table && (
           <Sea
             data={data}
             texts={texts}

@@ -75,6 +75,7 @@ export function Sea({
   );
   const reader = data.readers.find((r) => r.id === focus.reader);
   const text = texts.find((x) => x.textId === focus.text);
+  const flags = text ? t('forecasts on the flags') : '';
   return (
     <div className="min-h-0 min-w-0 flex-1 overflow-auto max-lg:h-140" ref={box}>
       <svg
@@ -97,9 +98,7 @@ export function Sea({
           grouped={bands.length > 0}
           textX={textX}
           width={W}
-          about={
-            reader ? t('forecasts for {{name}}', { name: reader.called }) : text ? t('forecasts on the flags') : ''
-          }
+          about={reader ? t('forecasts for {{name}}', { name: reader.called }) : flags}
         />
         <Bands bands={bands} width={W} axis={axis} />
         <Soundings from={shallow} to={deep} y={y} axis={axis} width={W} />

@@ -1,3 +1,4 @@
+import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
 import type { Labels } from './Chart';
 import { sure } from '../../shared/sure';
@@ -131,7 +132,7 @@ export function Ruler({
 }) {
   const spans = rows
     .map((r, i) => ({
-      name: labels === 'grade' ? `Grade ${r.grade}` : labels === 'ages' ? r.ages : r.schoolYear,
+      name: { grade: t('Grade {{grade}}', { grade: r.grade }), ages: r.ages, schoolYear: r.schoolYear }[labels],
       a: Math.max(from, rows[i - 1]?.depth ?? -20),
       b: Math.min(to, r.depth),
     }))

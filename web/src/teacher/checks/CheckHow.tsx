@@ -23,6 +23,7 @@ export function CheckHow({
   const band = plan.start === 'Band',
     fixed = plan.form.length > 0;
   const grade = (depth: number) => choices.grades.find((g) => Math.abs(g.depth - depth) < 0.05)?.grade ?? '';
+  const ownOrBand = band ? 'band' : 'own';
   return (
     <section aria-labelledby="hard" className="grid content-start gap-2">
       <h2 id="hard" className="text-base">
@@ -33,7 +34,7 @@ export function CheckHow({
         <Radios
           label={t('Start')}
           className="flex-col"
-          value={fixed ? 'passages' : band ? 'band' : 'own'}
+          value={fixed ? 'passages' : ownOrBand}
           set={(start) =>
             change({
               ...plan,

@@ -127,18 +127,11 @@ function PartCell({ p }: { p: Part | undefined }) {
         <small> {say(p.note)}</small>
       </span>
     );
+  const again = p.rounds > 1 ? t('given again') : '·';
   if (p.state === 'Waiting')
-    return (
-      <span className="text-soft">
-        {p.flag === 'Missing' ? <FlagMark of="Missing" /> : p.rounds > 1 ? t('given again') : '·'}
-      </span>
-    );
-  const result =
-    p.score != null
-      ? t('{{n}} a minute', { n: p.score.toFixed(1) })
-      : p.answered > 0
-        ? `${percent(p.correct / p.answered)}`
-        : '';
+    return <span className="text-soft">{p.flag === 'Missing' ? <FlagMark of="Missing" /> : again}</span>;
+  const share = p.answered > 0 ? percent(p.correct / p.answered) : '';
+  const result = p.score != null ? t('{{n}} a minute', { n: p.score.toFixed(1) }) : share;
   return (
     <span className="inline-flex items-baseline gap-1.5">
       {p.state === 'UnderWay' && p.flag !== 'Missing' ? (

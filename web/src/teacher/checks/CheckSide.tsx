@@ -25,6 +25,7 @@ const wide = 150;
 /** What a check will be for those who take it, and the button that gives it. */
 export function CheckSide({ data, form: fields, choices, depth, readers, given }: Props) {
   const form = fields.values;
+  const give = readers ? t('Give check to {{count}} readers', { count: readers }) : t('Give check');
   const nobody = form.plan.parts.length === 0;
   return (
     <SidePanel aria-labelledby="sum" className="max-lg:overflow-visible">
@@ -54,7 +55,7 @@ export function CheckSide({ data, form: fields, choices, depth, readers, given }
         <FormFault of={fields} />
         {nobody && <p className="text-soft text-sm">{t('Choose at least one part.')}</p>}
         <Submit of={fields} disabled={nobody}>
-          {given ? t('Save') : readers ? t('Give check to {{count}} readers', { count: readers }) : t('Give check')}
+          {given ? t('Save') : give}
         </Submit>
         {!given && (
           <Submit of={fields} look="outline" value={asDraft}>

@@ -25,12 +25,11 @@ export function AssignmentTabs({ classId }: { classId: string }) {
   );
 }
 
-const when = (k: CheckRow) =>
-  k.draft
-    ? t('draft')
-    : k.closedAt
-      ? t('ended {{day}}', { day: dayOf(k.closedAt) })
-      : `${k.opensOn ? dayOf(k.opensOn) : dayOf(k.madeAt)}${k.closesOn ? ` – ${dayOf(k.closesOn)}` : ''}`;
+function when(k: CheckRow) {
+  if (k.draft) return t('draft');
+  if (k.closedAt) return t('ended {{day}}', { day: dayOf(k.closedAt) });
+  return `${k.opensOn ? dayOf(k.opensOn) : dayOf(k.madeAt)}${k.closesOn ? ` – ${dayOf(k.closesOn)}` : ''}`;
+}
 
 /** Level checks of a class, the latest first. */
 export default function Checks() {

@@ -70,7 +70,9 @@ export function OnTheLine({ k, data }: { k: Check; data: ClassData | undefined }
             <tr key={row} className={waters[Math.min(waters.length - 1, i)]}>
               <th scope="row" className="border-depth-4 border-b px-4 py-2 text-left align-top font-normal">
                 <b className="block font-serif font-semibold first-letter:uppercase">
-                  {row === 'none' ? t('Not started') : row === 'done' ? t('Finished') : t(partNames[row])}
+                  {row === 'none' && t('Not started')}
+                  {row === 'done' && t('Finished')}
+                  {row !== 'none' && row !== 'done' && t(partNames[row])}
                 </b>
                 <span className="text-soft text-sm">
                   {row === 'done'

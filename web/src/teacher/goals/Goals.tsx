@@ -111,17 +111,19 @@ export default function Goals() {
                 {sentence(error)}
               </p>
             ) : null}
-            {!g.term ? (
+            {!g.term && (
               <Empty title={t('No term')}>
                 <p>{t('Goals belong to a term. This school year has none yet.')}</p>
               </Empty>
-            ) : g.lines.length === 0 ? (
+            )}
+            {g.term && g.lines.length === 0 && (
               <Empty title={t('No readers yet')}>
                 <Button asChild look="main">
                   <Link to={`/class/${data.id}/readers?add=1`}>{t('Add reader')}</Link>
                 </Button>
               </Empty>
-            ) : (
+            )}
+            {g.term && g.lines.length > 0 && (
               <GoalTable lines={g.lines} called={called} draft={draft} error={error} change={change} />
             )}
           </ListPage>

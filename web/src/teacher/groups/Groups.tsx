@@ -53,11 +53,9 @@ export default function Groups() {
           </p>
         ) : null}
         <div className="border-ink min-h-0 flex-1 overflow-auto border-t">
-          {plan ? (
-            <PlannedBands plan={plan} now={now} readers={byId} set={set} move={draft.move} />
-          ) : now.length === 0 ? (
-            <NoGroups />
-          ) : (
+          {plan && <PlannedBands plan={plan} now={now} readers={byId} set={set} move={draft.move} />}
+          {!plan && now.length === 0 && <NoGroups />}
+          {!plan &&
             now.map((g, i) => (
               <Band key={g.name} tint={i} group={g} readers={byId}>
                 {inOrder(g.readerIds, byId).map((r) => (
@@ -70,8 +68,7 @@ export default function Groups() {
                   </li>
                 ))}
               </Band>
-            ))
-          )}
+            ))}
         </div>
       </section>
       {plan && (

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useOutletContext } from 'react-router';
-import { api, ok } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { clock, dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { ticketWords } from '../../shared/ticketStates';
@@ -21,6 +21,12 @@ export const useMarking = (classId: string) =>
     queryKey: keys.marking.tickets(classId),
     queryFn: () => ok(api.GET('/classes/{classId}/marking', { params: { path: { classId } } })),
   });
+
+/** A recording that waits to be marked, and whether a draft of its marks has come. */
+function recordedWords(listening: Api<'ListeningState'> | null | undefined) {
+  if (listening === 'Heard') return t('recorded, with a draft');
+  return listening === 'Waiting' || listening === 'Listening' ? t('recorded, draft under way') : t('recorded');
+}
 
 /** What waits for a person, oldest first: written answers, and readings aloud. */
 export default function Marking() {
@@ -70,13 +76,7 @@ export default function Marking() {
                     <Td>
                       {dayOf(k.readAt)} {timeOf(k.readAt)}
                     </Td>
-                    <Td>
-                      {k.listening === 'Heard'
-                        ? t('recorded, with a draft')
-                        : k.listening === 'Waiting' || k.listening === 'Listening'
-                          ? t('recorded, draft under way')
-                          : t('recorded')}
-                    </Td>
+                    <Td>{recordedWords(k.listening)}</Td>
                     <Td>{t('a recording of {{time}}', { time: clock(k.seconds) })}</Td>
                   </tr>
                 ))}

@@ -17,7 +17,8 @@ export const zoneNames: Record<Api<'AccuracyZone'>, Phrase> = {
 /** The zone of an accuracy as it is shown, in whole percent. */
 export const zoneOf = (accuracy: number) => {
   const shown = Math.round(accuracy * 100);
-  return shown >= 95 ? 'Independent' : shown >= 90 ? 'Instructional' : 'Frustration';
+  if (shown >= 95) return 'Independent';
+  return shown >= 90 ? 'Instructional' : 'Frustration';
 };
 
 /** The figures while they come about. */
@@ -38,6 +39,7 @@ export function FiguresBox({
 }) {
   const rate = seconds > 0 ? Math.max(0, c.words - c.lost) / (seconds / 60) : 0;
   const f = record.figures;
+  const begin = seconds > 0 ? t('Continue') : t('Start the clock');
   return (
     <section
       className={cx(
@@ -49,7 +51,7 @@ export function FiguresBox({
       <div className="flex items-center gap-2.5">
         <Button look={on ? 'main' : 'outline'} onClick={toggle}>
           {on ? <Pause size={20} aria-hidden /> : <Timer size={20} aria-hidden />}
-          {on ? t('Stop the clock') : seconds > 0 ? t('Continue') : t('Start the clock')}
+          {on ? t('Stop the clock') : begin}
         </Button>
         <b className="text-[22px] leading-8 font-semibold" role="timer" aria-label={t('Time')}>
           {clock(seconds)}

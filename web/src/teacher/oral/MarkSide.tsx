@@ -55,13 +55,10 @@ export function MarkSide(p: Props) {
         set={setShows}
         options={tabs.map(([key, name]) => ({ value: key, label: name }))}
       />
-      {shows === 'miscues' ? (
-        <Miscues {...p} />
-      ) : shows === 'retelling' ? (
-        <Retold {...p} />
-      ) : shows === 'questions' ? (
-        <Asked {...p} />
-      ) : (
+      {shows === 'miscues' && <Miscues {...p} />}
+      {shows === 'retelling' && <Retold {...p} />}
+      {shows === 'questions' && <Asked {...p} />}
+      {shows === 'note' && (
         <TextArea
           label={t('Note for colleagues')}
           inline

@@ -15,6 +15,8 @@ import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Row = Api<'RecordRow'>;
 
+const openWords = (sound: boolean) => (sound ? t('recorded, to mark') : t('open'));
+
 /** A reader's oral reading: the records, how fluent against the norms, and the words to practise. */
 export function Oral({ classId, reader }: { classId: string; reader: { id: string; givenName: string } }) {
   const oral = useQuery({
@@ -70,7 +72,7 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
                             : '–'}
                         </Td>
                         <Td>{k.done ? <Norm k={k} /> : ''}</Td>
-                        <Td>{k.done ? t('counts') : k.sound ? t('recorded, to mark') : t('open')}</Td>
+                        <Td>{k.done ? t('counts') : openWords(k.sound)}</Td>
                       </tr>
                     ))}
                   </TableBody>

@@ -88,13 +88,12 @@ export function RecordNotices({ record, state, restore }: { record: RecordData; 
 function Saved({ state, done }: { state: State; done: boolean }) {
   return (
     <span className="text-soft text-sm" role="status">
-      {state.said === 'away'
-        ? t('No internet: saved on this device, will be sent')
-        : state.said === 'saving'
-          ? t('Saving…')
-          : state.at
-            ? t('Saved {{time}}', { time: timeOf(state.at.toISOString()) })
-            : ''}
+      {state.said === 'away' && t('No internet: saved on this device, will be sent')}
+      {state.said === 'saving' && t('Saving…')}
+      {state.said !== 'away' &&
+        state.said !== 'saving' &&
+        state.at &&
+        t('Saved {{time}}', { time: timeOf(state.at.toISOString()) })}
       {done && state.said === 'saved' ? ` ${t('counts in the level')}` : ''}
     </span>
   );

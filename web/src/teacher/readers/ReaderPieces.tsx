@@ -73,6 +73,8 @@ export function Strands({ strands, wide = false }: { strands: ReaderData['strand
   );
 }
 
+const dueWords = (day: string | null | undefined) => (day ? t('due {{day}}', { day: shortDay(day) }) : '–');
+
 /** Every reading with date, time open and result. */
 export function ReadingTable({ classId, readings }: { classId: string; readings: ReaderData['readings'] }) {
   return (
@@ -92,7 +94,7 @@ export function ReadingTable({ classId, readings }: { classId: string; readings:
       <TableBody>
         {readings.map((k) => (
           <tr key={k.ticketId}>
-            <Td>{k.handedInAt ? dayOf(k.handedInAt) : k.dueOn ? t('due {{day}}', { day: shortDay(k.dueOn) }) : '–'}</Td>
+            <Td>{k.handedInAt ? dayOf(k.handedInAt) : dueWords(k.dueOn)}</Td>
             <Th scope="row">
               <Link to={`/class/${classId}/tickets/${k.ticketId}`}>{k.title}</Link>
             </Th>

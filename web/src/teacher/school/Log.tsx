@@ -44,7 +44,10 @@ export default function Log() {
           ]}
         />
       </PageHead>
-      {view === 'changes' ? <Changes /> : view === 'looks' ? <Looks /> : view === 'doors' ? <Doors /> : <Mail />}
+      {view === 'changes' && <Changes />}
+      {view === 'looks' && <Looks />}
+      {view === 'doors' && <Doors />}
+      {view === 'mail' && <Mail />}
     </ListPage>
   );
 }

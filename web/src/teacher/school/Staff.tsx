@@ -22,16 +22,11 @@ type Row = Api<'StaffRow'>;
 
 const nobody: Row[] = [];
 
-const stateOf = (a: Row) =>
-  a.leftSchool
-    ? t('has left')
-    : a.hasPassword
-      ? a.signedInAt
-        ? t('signed in {{day}}', { day: dayOf(a.signedInAt) })
-        : t('has a password')
-      : a.invited
-        ? t('invited until {{day}}', { day: dayOf(a.invited) })
-        : t('not invited yet');
+function stateOf(a: Row) {
+  if (a.leftSchool) return t('has left');
+  if (a.hasPassword) return a.signedInAt ? t('signed in {{day}}', { day: dayOf(a.signedInAt) }) : t('has a password');
+  return a.invited ? t('invited until {{day}}', { day: dayOf(a.invited) }) : t('not invited yet');
+}
 
 const classesOf = (a: Row) =>
   a.classes

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { phrase, t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import { DepthFilter } from './DepthFilter';
 import { Choice, Limit, Part, Ticks } from './FilterPieces';
@@ -12,6 +12,8 @@ import { Select } from '../../ui/Select';
 
 type Facets = Api<'FacetView'>[];
 type Props = { ask: Ask; facets: Facets; data: ClassData };
+
+const extras = { quiz: phrase('a quiz'), wordsToKnow: phrase('words to know'), audio: phrase('a recording') };
 
 /** What narrows the library, each with how many texts there would be. */
 export function Filters({ ask, facets, data }: Props) {
@@ -63,9 +65,9 @@ export function Filters({ ask, facets, data }: Props) {
         <Limit ask={ask} field="minutesTo" name={t('at most')} unit={t('minutes for these readers')} />
       </Part>
       <Part name={t('With')}>
-        {(['quiz', 'wordsToKnow', 'audio'] as const).map((h) => (
+        {(Object.keys(extras) as (keyof typeof extras)[]).map((h) => (
           <Checkbox key={h} checked={ask.of(h) === 'true'} set={(on) => ask.put({ [h]: on ? 'true' : '' })}>
-            {h === 'quiz' ? t('a quiz') : h === 'wordsToKnow' ? t('words to know') : t('a recording')}
+            {t(extras[h])}
             <span className="text-soft ml-auto">{count('has', h)}</span>
           </Checkbox>
         ))}

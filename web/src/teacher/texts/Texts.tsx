@@ -15,8 +15,16 @@ import { Empty, Show } from '../../ui/Show';
 import { DataTableView, TableFoot } from '../../ui/table/DataTableView';
 import { type Column, pickWords, useDataTable } from '../../ui/table/useDataTable';
 
-const whose = (x: LibraryRow) =>
-  x.whose === 'Shipped' ? '' : x.whose !== 'Mine' ? t('my school’s') : x.mine ? t('mine, private') : t('mine');
+function whose(x: LibraryRow) {
+  if (x.whose === 'Shipped') return '';
+  if (x.whose !== 'Mine') return t('my school’s');
+  return x.mine ? t('mine, private') : t('mine');
+}
+
+function used(x: LibraryRow) {
+  if (x.readHere > 0) return t('{{count}} readings', { count: x.readHere });
+  return x.used > 0 ? t('assigned {{count}} times', { count: x.used }) : t('not yet');
+}
 
 const depthsOf = (x: LibraryRow) => x.versions.map((v) => v.depth);
 
@@ -71,12 +79,7 @@ const columnsFor = (fits: Phrase, readers: RulerReaders, tint: string | undefine
   {
     key: 'use',
     name: phrase('Use'),
-    show: (x) =>
-      x.readHere > 0
-        ? t('{{count}} readings', { count: x.readHere })
-        : x.used > 0
-          ? t('assigned {{count}} times', { count: x.used })
-          : t('not yet'),
+    show: used,
   },
 ];
 /** The library: find a text by words, level, kind or length, and see whom it fits. */

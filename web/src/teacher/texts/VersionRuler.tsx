@@ -59,7 +59,7 @@ const lies = {
 function lieWords(of: RulerReaders, versions: readonly number[]) {
   const lie = lieOf(of.depths, versions, of.cuts);
   const n = of.depths.length;
-  const side = lie.deep > n / 2 ? 'deep' : lie.easy > n / 2 ? 'easy' : null;
+  const side = (['deep', 'easy'] as const).find((s) => lie[s] > n / 2);
   if (!side) return null;
   const count = lie[side];
   return t(lies[side][count === n ? 'all' : 'some'], { n: count });

@@ -17,7 +17,10 @@ import { freshWordList, saveWordList, WordListEditor, type WordListDraft } from 
 
 type WordList = Api<'WordListView'>;
 
-const whose = (d: WordList) => (d.mine ? t('mine') : d.own ? t('mine, shared') : (d.owner ?? t('the school')));
+function whose(d: WordList) {
+  if (d.mine) return t('mine');
+  return d.own ? t('mine, shared') : (d.owner ?? t('the school'));
+}
 
 const columns: Column<WordList>[] = [
   { key: 'name', name: phrase('Word list'), by: (d) => d.name, show: (d) => d.name },

@@ -63,11 +63,9 @@ export function Tray({ data }: { data: ClassData }) {
         )}
       >
         <Button look="main" disabled={readers.length === 0 || texts.length === 0} onClick={() => setAssigning(true)}>
-          {readers.length === 0
-            ? t('Add readers to assign')
-            : texts.length === 0
-              ? t('Add a text to assign')
-              : t('Assign to {{count}} readers…', { count: readers.length })}
+          {readers.length === 0 && t('Add readers to assign')}
+          {readers.length > 0 && texts.length === 0 && t('Add a text to assign')}
+          {readers.length > 0 && texts.length > 0 && t('Assign to {{count}} readers…', { count: readers.length })}
         </Button>
         <div className="flex gap-1">
           <Button size="sm" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/goals`)}>
@@ -132,11 +130,8 @@ function Who({ readers, fitOf }: { readers: ReaderRow[]; fitOf: (id: string) => 
                     className={cx('not-italic', fit.zone === 'Frustration' ? 'font-semibold' : 'text-soft font-normal')}
                   >
                     {t('{{n}}%', { n: fit.forecast })}
-                    {fit.zone === 'Frustration'
-                      ? `, ${t('too deep')}`
-                      : fit.zone === 'Independent'
-                        ? `, ${t('easy')}`
-                        : ''}
+                    {fit.zone === 'Frustration' && `, ${t('too deep')}`}
+                    {fit.zone === 'Independent' && `, ${t('easy')}`}
                   </i>
                 )}
               </Flag>

@@ -69,6 +69,8 @@ export function DataTableView<T>({ of, label, empty }: { of: DataTable<T>; label
   );
 }
 
+const directions = { asc: 'ascending', desc: 'descending' } as const;
+
 function PickAll<T>({ of }: { of: DataTable<T> }) {
   const rows = of.shown;
   const picked = rows.filter((r) => of.picking?.has(r.id)).length;
@@ -76,7 +78,7 @@ function PickAll<T>({ of }: { of: DataTable<T> }) {
     <Th className="w-10 pr-0">
       <RowTick
         label={of.picking?.allLabel ?? ''}
-        checked={picked === 0 ? false : picked === rows.length ? true : 'indeterminate'}
+        checked={picked > 0 && (picked === rows.length || 'indeterminate')}
         set={() =>
           of.picking?.set(
             rows.map((r) => r.id),
@@ -99,7 +101,7 @@ function HeadCell<T>({ of, column: c }: { of: DataTable<T>; column: Column<T> })
     t(c.name)
   );
   return (
-    <Th num={c.num} aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}>
+    <Th num={c.num} aria-sort={sorted ? directions[sorted] : undefined}>
       {c.by ? (
         <button
           type="button"
@@ -125,12 +127,10 @@ function BodyRow<T>({ of, row, columns, first, at }: RowProps<T>) {
     current = of.current === id;
   const navigate = useNavigate();
   const onKey = (e: KeyboardEvent<HTMLTableRowElement>) => {
-    const near =
-      e.key === 'ArrowDown'
-        ? e.currentTarget.nextElementSibling
-        : e.key === 'ArrowUp'
-          ? e.currentTarget.previousElementSibling
-          : null;
+    const near = {
+      ArrowDown: e.currentTarget.nextElementSibling,
+      ArrowUp: e.currentTarget.previousElementSibling,
+    }[e.key];
     if (near instanceof HTMLElement) {
       e.preventDefault();
       near.focus();

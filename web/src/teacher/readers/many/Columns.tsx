@@ -29,11 +29,14 @@ export function Columns({
   view: Api<'ReadListView'>;
   change: (fields: ListField[], heading: boolean) => void;
 }) {
-  const set = (column: number, field: ListField) =>
+  const set = (column: number, field: ListField) => {
+    // A field stands in one column: where it was, nothing is now.
+    const without = view.fields.map((f) => (f === field ? 'None' : f));
     change(
-      view.fields.map((f, c) => (c === column ? field : f === field ? 'None' : f)),
+      without.map((f, c) => (c === column ? field : f)),
       view.hasHeading,
     );
+  };
   return (
     <Notice className="max-h-[40%] flex-none overflow-auto" aria-label={t('Columns of the file')}>
       <p>

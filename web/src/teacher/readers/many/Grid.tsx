@@ -56,8 +56,9 @@ export function Grid({
     }
   };
   const onKey = (i: number, c: number) => (e: KeyboardEvent<HTMLInputElement>) => {
-    const to = e.key === 'ArrowDown' || e.key === 'Enter' ? i + 1 : e.key === 'ArrowUp' ? i - 1 : -1;
-    if (to < 0 || to >= rows.length) return;
+    const by = { ArrowDown: 1, Enter: 1, ArrowUp: -1 }[e.key];
+    const to = i + (by ?? 0);
+    if (by === undefined || to < 0 || to >= rows.length) return;
     e.preventDefault();
     virtual.scrollToIndex(to);
     requestAnimationFrame(() => frame.current?.querySelector<HTMLInputElement>(`[data-cell="${to}.${c}"]`)?.focus());

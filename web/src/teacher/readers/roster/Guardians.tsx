@@ -25,16 +25,13 @@ const none: Row[] = [];
 const guardiansOf = (r: Row) =>
   r.guardians.map((g) => (g.confirmed ? g.name : t('{{name}} (not confirmed)', { name: g.name }))).join(', ');
 
-const codeWords = (r: Row) =>
-  r.codeTakenBack
-    ? t('taken back')
-    : r.codeUntil == null
-      ? t('no letter yet')
-      : new Date(r.codeUntil) < new Date()
-        ? t('expired')
-        : r.codeUsed
-          ? t('used, until {{day}}', { day: dayOf(r.codeUntil) })
-          : t('valid until {{day}}', { day: dayOf(r.codeUntil) });
+function codeWords(r: Row) {
+  if (r.codeTakenBack) return t('taken back');
+  if (r.codeUntil == null) return t('no letter yet');
+  if (new Date(r.codeUntil) < new Date()) return t('expired');
+  const day = dayOf(r.codeUntil);
+  return r.codeUsed ? t('used, until {{day}}', { day }) : t('valid until {{day}}', { day });
+}
 
 const known: Column<Row>[] = [
   {

@@ -143,6 +143,7 @@ function Day({
   press: (day: string, stretch: boolean) => void;
 }) {
   if (!day) return <td aria-hidden />;
+  const inTerm = term ? boxes.school : boxes.none;
   const about = off ? t('day off') : (term?.name ?? t('outside the terms'));
   return (
     <td role="gridcell" aria-selected={off} className="p-px">
@@ -156,7 +157,7 @@ function Day({
         onClick={(e) => press(day, e.shiftKey)}
         className={cx(
           'border-line block size-6 rounded-sm border text-sm leading-none tabular-nums',
-          boxes[off ? 'off' : term ? 'school' : 'none'],
+          off ? boxes.off : inTerm,
           !term && 'text-soft',
         )}
       >

@@ -82,10 +82,11 @@ function Choices({ q, change, form }: Props & { form: ChoicesForm }) {
     match = form.paired;
   const set = (i: number, changes: Partial<FormQuestion['choices'][number]>) =>
     change({ ...q, choices: q.choices.map((c, k) => (k === i ? { ...c, ...changes } : c)) });
+  // With one right answer, another that is right makes the first one wrong.
   const right = (i: number, on: boolean) =>
     change({
       ...q,
-      choices: q.choices.map((c, k) => ({ ...c, right: one ? k === i : k === i ? on : c.right })),
+      choices: q.choices.map((c, k) => ({ ...c, right: k === i ? one || on : !one && c.right })),
     });
   const letter = (i: number) => (form.numbered ? String(i + 1) : String.fromCharCode(65 + i));
   const rows = (

@@ -14,7 +14,10 @@ export function ChosenKey({ q, tries, reasons }: KeyProps) {
         const chosen = triesOf(n);
         return (
           <li key={n} className={chosen.length ? 'bg-tint' : undefined}>
-            <b aria-hidden>{c.right ? '✓' : reasons || chosen.length ? '✗' : ''}</b>
+            <b aria-hidden>
+              {c.right && '✓'}
+              {!c.right && (reasons || chosen.length > 0) && '✗'}
+            </b>
             <span className={c.right ? 'font-semibold' : undefined}>
               {c.text}
               <span className="sr-only"> {c.right ? t('(right)') : t('(wrong)')}</span>
