@@ -1,5 +1,5 @@
 import { cut, places, schoolPlaces } from './cut.mjs';
-import { axe, classOf, password, signIn, teacher } from './people.mjs';
+import { axe, classOf, password, reader, signIn, teacher, toQuestions } from './people.mjs';
 import { expect, test } from './world.mjs';
 
 // For every hand and eye: pages at twice their size, a walk by keys alone, and what is read out.
@@ -41,6 +41,29 @@ test('the school’s pages can be used at 200 %', async ({ page }) => {
       schoolPlaces.map((at) => `/school${at}`),
     ),
   ).toEqual([]);
+});
+
+test('a reader’s pages can be used at 200 %', async ({ page }) => {
+  await page.setViewportSize(zoomed);
+  const faults = [];
+  const look = async (what) => {
+    faults.push(...(await cut(page)).map((fault) => `${what}: ${fault}`));
+    await axe(page, `${what} at 200 %`);
+  };
+  await page.goto('/read/TERN46');
+  await expect(page.getByRole('button', { name: 'Mateo' })).toBeVisible();
+  await look('names');
+  await reader(page);
+  await look('home');
+  await page.getByRole('link', { name: /^(Start|Continue) reading/ }).click();
+  await expect(page.getByRole('article', { name: /, page/ })).toBeVisible();
+  await look('reading');
+  await toQuestions(page);
+  await look('quiz');
+  await page.goto('/choose');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await look('choosing');
+  expect(faults).toEqual([]);
 });
 
 /** Presses Tab until something has the focus. */

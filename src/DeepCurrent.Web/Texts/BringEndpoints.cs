@@ -30,6 +30,12 @@ public sealed record DraftTextView
 
     public required string Topic { get; init; }
 
+    /// <summary>The file does not say its kind; it was guessed from the text.</summary>
+    public required bool KindGuessed { get; init; }
+
+    /// <summary>The file does not say its topic; it was guessed from the words.</summary>
+    public required bool TopicGuessed { get; init; }
+
     public required bool Fiction { get; init; }
 
     public required string Start { get; init; }
@@ -129,6 +135,8 @@ public static class BringEndpoints
             Title = t.Title,
             Kind = kind,
             Topic = t.Topic.Length > 0 ? t.Topic : Suggestions.Topic(counts, topics) ?? "",
+            KindGuessed = t.Kind.Length == 0 && kind.Length > 0,
+            TopicGuessed = t.Topic.Length == 0 && Suggestions.Topic(counts, topics) is not null,
             Fiction = t.Fiction ?? Suggestions.Fiction(kind),
             Start = prose[..Math.Min(StartLength, prose.Length)],
             Words = counts.Words,

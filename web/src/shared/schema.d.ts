@@ -7916,6 +7916,8 @@ export interface components {
       title: string;
       kind: string;
       topic: string;
+      kindGuessed: boolean;
+      topicGuessed: boolean;
       fiction: boolean;
       start: string;
       /** Format: int32 */

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import type { Api } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { say, t } from '../../shared/words';
@@ -6,6 +7,13 @@ import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table'
 import { useUndo } from '../classQueries';
 
 type Change = Api<'Change'>;
+
+/** Changes of one day together, in the order they came in. */
+function byDay(rows: readonly Change[]) {
+  const days = new Map<string, Change[]>();
+  for (const c of rows) days.set(dayOf(c.at), [...(days.get(dayOf(c.at)) ?? []), c]);
+  return [...days];
+}
 
 const month = 30 * 24 * 3600 * 1000;
 const undoable = (at: string) => Date.now() - new Date(at).getTime() < month;
@@ -25,7 +33,7 @@ export function ChangesTable({
     <TableScroll label={label}>
       <TableHead>
         <tr>
-          <Th>{t('When')}</Th>
+          <Th>{t('Time')}</Th>
           <Th>{t('Change')}</Th>
           <Th>{t('By')}</Th>
           <Th>
@@ -34,32 +42,39 @@ export function ChangesTable({
         </tr>
       </TableHead>
       <TableBody>
-        {rows.map((c) => (
-          <tr key={c.id}>
-            <Td>
-              {dayOf(c.at)} {timeOf(c.at)}
-            </Td>
-            <Th scope="row" wrap>
-              {say(c.summary)}
-            </Th>
-            <Td>{c.by}</Td>
-            <Td>
-              {c.undoneAt ? (
-                <span className="text-soft">{t('undone')}</span>
-              ) : (
-                fromHere(c) &&
-                undoable(c.at) && (
-                  <Button
-                    size="sm"
-                    onClick={() => undo.mutate(c.id)}
-                    aria-label={t('Undo: {{what}}', { what: say(c.summary) })}
-                  >
-                    {t('Undo')}
-                  </Button>
-                )
-              )}
-            </Td>
-          </tr>
+        {byDay(rows).map(([day, ofDay]) => (
+          <Fragment key={day}>
+            <tr>
+              <th scope="rowgroup" colSpan={4} className="bg-depth-1 px-4 py-1 text-left text-sm">
+                {day}
+              </th>
+            </tr>
+            {ofDay.map((c) => (
+              <tr key={c.id}>
+                <Td>{timeOf(c.at)}</Td>
+                <Th scope="row" wrap>
+                  {say(c.summary)}
+                </Th>
+                <Td>{c.by}</Td>
+                <Td>
+                  {c.undoneAt ? (
+                    <span className="text-soft">{t('undone')}</span>
+                  ) : (
+                    fromHere(c) &&
+                    undoable(c.at) && (
+                      <Button
+                        size="sm"
+                        onClick={() => undo.mutate(c.id)}
+                        aria-label={t('Undo: {{what}}', { what: say(c.summary) })}
+                      >
+                        {t('Undo')}
+                      </Button>
+                    )
+                  )}
+                </Td>
+              </tr>
+            ))}
+          </Fragment>
         ))}
       </TableBody>
     </TableScroll>

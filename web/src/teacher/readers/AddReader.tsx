@@ -120,6 +120,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
             />
           </div>
           <LevelTable
+            grade={form.values.grade}
             rows={data.levelChart}
             own={data.ownColumns}
             level={level}

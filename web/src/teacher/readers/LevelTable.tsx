@@ -1,13 +1,21 @@
+import { cx } from 'class-variance-authority';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import { Button } from '../../ui/Button';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
-type Props = { rows: ClassData['levelChart']; own: string[]; level: number; choose: (level: number) => void };
+type Props = {
+  rows: ClassData['levelChart'];
+  own: string[];
+  level: number;
+  /** The reader's own grade, as a row of the chart. */
+  grade?: number;
+  choose: (level: number) => void;
+};
 
 /** The level chart beside the choice: depth, grade, school year, age and the school's own labels, side by side. */
-export function LevelTable({ rows, own, level, choose }: Props) {
+export function LevelTable({ rows, own, level, grade, choose }: Props) {
   const here = rows.findIndex((r) => level <= r.depth);
   return (
     <div className="text-sm">
@@ -26,8 +34,15 @@ export function LevelTable({ rows, own, level, choose }: Props) {
         </TableHead>
         <TableBody>
           {rows.map((r, i) => (
-            <tr key={r.grade} className={i === here ? 'bg-tint font-semibold' : undefined}>
-              <Td>{r.grade}</Td>
+            <tr
+              key={r.grade}
+              className={cx('hover:bg-depth-1 cursor-pointer', i === here && 'bg-tint font-semibold')}
+              onClick={() => choose(r.depth)}
+            >
+              <Td>
+                {r.grade}
+                {i === grade && <span className="text-soft font-normal"> {t('their grade')}</span>}
+              </Td>
               <Td>{r.schoolYear}</Td>
               <Td>{r.ages}</Td>
               {own.map((name, c) => (
@@ -37,7 +52,10 @@ export function LevelTable({ rows, own, level, choose }: Props) {
                 <Button
                   size="sm"
                   aria-label={t('Start at {{fm}} fm, end of grade {{grade}}', { fm: fm(r.depth), grade: r.grade })}
-                  onClick={() => choose(r.depth)}
+                  onClick={(e) => {
+                    e.stopPropagation();
+                    choose(r.depth);
+                  }}
                 >
                   {fm(r.depth)}
                 </Button>

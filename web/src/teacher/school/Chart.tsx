@@ -115,6 +115,7 @@ function LevelRows({
     <TextField
       label={t('{{what}} of row {{n}}', { what: label, n: i + 1 })}
       bare
+      className={key === 'label' ? 'w-20' : 'w-32'}
       value={sure(rows[i])[key]}
       set={(value) => set(i, { [key]: value })}
     />
@@ -215,6 +216,7 @@ function OwnHeads({
           <TextField
             label={t('New column')}
             bare
+            className="w-56"
             placeholder={t('Own labels, such as “Step”')}
             maxLength={24}
             value={name}

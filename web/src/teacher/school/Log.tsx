@@ -9,6 +9,7 @@ import { ChangesTable } from '../frame/ChangesTable';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Segments } from '../../ui/Segments';
 import { Empty, Show } from '../../ui/Show';
+import { SearchField } from '../../ui/TextField';
 import { DataList } from '../../ui/table/DataList';
 import type { Column } from '../../ui/table/useDataTable';
 
@@ -29,9 +30,13 @@ const looks: Record<Api<'LookKind'>, Phrase> = {
 /** Who changed what, who looked at or took out what, and the mail that was sent. */
 export default function Log() {
   const [view, setView] = useState<'changes' | 'looks' | 'doors' | 'mail'>('changes');
+  const [asked, setAsked] = useState('');
   return (
     <ListPage>
-      <PageHead title={t('Log')}>
+      <PageHead
+        title={t('Log')}
+        beside={<SearchField label={t('Filter log')} placeholder={t('Name or action')} value={asked} set={setAsked} />}
+      >
         <Segments
           label={t('List')}
           value={view}
@@ -44,15 +49,19 @@ export default function Log() {
           ]}
         />
       </PageHead>
-      {view === 'changes' && <Changes />}
-      {view === 'looks' && <Looks />}
-      {view === 'doors' && <Doors />}
-      {view === 'mail' && <Mail />}
+      {view === 'changes' && <Changes asked={asked} />}
+      {view === 'looks' && <Looks asked={asked} />}
+      {view === 'doors' && <Doors asked={asked} />}
+      {view === 'mail' && <Mail asked={asked} />}
     </ListPage>
   );
 }
 
-function Changes() {
+const has = (asked: string, ...words: (string | null | undefined)[]) =>
+  words.join(' ').toLowerCase().includes(asked.trim().toLowerCase());
+const noMatch = () => <p className="text-soft px-4 py-3">{t('No entries match')}</p>;
+
+function Changes({ asked }: { asked: string }) {
   const changes = useQuery({ queryKey: keys.changes('school'), queryFn: () => ok(api.GET('/school/changes')) });
   return (
     <Show query={changes}>
@@ -60,7 +69,11 @@ function Changes() {
         rows.length === 0 ? (
           <Empty title={t('No changes yet')} />
         ) : (
-          <ChangesTable label={t('Changes')} rows={rows} fromHere={(c) => fromHere.includes(c.kind)} />
+          <ChangesTable
+            label={t('Changes')}
+            rows={rows.filter((c) => has(asked, say(c.summary), c.by))}
+            fromHere={(c) => fromHere.includes(c.kind)}
+          />
         )
       }
     </Show>
@@ -76,7 +89,7 @@ const lookColumns: Column<Api<'Look'>>[] = [
   { key: 'note', name: phrase('Note'), by: (l) => say(l.note), show: (l) => say(l.note) },
 ];
 
-function Looks() {
+function Looks({ asked }: { asked: string }) {
   const rows = useQuery({ queryKey: keys.school.looks, queryFn: () => ok(api.GET('/school/looks')) });
   return (
     <Show query={rows}>
@@ -93,6 +106,9 @@ function Looks() {
             rows={all}
             id={(l) => `${l.at} ${l.by ?? ''} ${l.reader ?? ''} ${l.what}`}
             name={(l) => l.by ?? ''}
+            asked={asked}
+            matches={(l) => has(asked, l.by, l.reader, t(looks[l.what]), say(l.note))}
+            empty={noMatch()}
             sort={{ key: 'when', down: true }}
             counted={(_, n) => t('{{n}} entries', { n })}
           />
@@ -117,7 +133,7 @@ const doorColumns: Column<Api<'SignInEventRow'>>[] = [
   { key: 'device', name: phrase('Device'), by: (e) => e.device, show: (e) => e.device },
 ];
 
-function Doors() {
+function Doors({ asked }: { asked: string }) {
   const rows = useQuery({ queryKey: keys.school.signIns, queryFn: () => ok(api.GET('/school/sign-ins')) });
   return (
     <Show query={rows}>
@@ -134,6 +150,9 @@ function Doors() {
             rows={all}
             id={(e) => `${e.at} ${e.who} ${e.kind} ${e.device}`}
             name={(e) => e.who}
+            asked={asked}
+            matches={(e) => has(asked, e.who, e.device, t(doors[e.kind]))}
+            empty={noMatch()}
             sort={{ key: 'when', down: true }}
             counted={(_, n) => t('{{n}} entries', { n })}
           />
@@ -143,7 +162,7 @@ function Doors() {
   );
 }
 
-function Mail() {
+function Mail({ asked }: { asked: string }) {
   const mail = useQuery({ queryKey: keys.school.mail, queryFn: () => ok(api.GET('/school/mail')) });
   return (
     <Show query={mail}>
@@ -170,15 +189,17 @@ function Mail() {
             role="region"
             aria-label={t('Email sent')}
           >
-            {all.map((m) => (
-              <details key={m.id}>
-                <summary>
-                  {dayOf(m.madeAt)} {timeOf(m.madeAt)} <b>{m.subject}</b>{' '}
-                  {t('to {{address}}', { address: m.toAddress })}
-                </summary>
-                <pre>{m.body}</pre>
-              </details>
-            ))}
+            {all
+              .filter((m) => has(asked, m.subject, m.toAddress))
+              .map((m) => (
+                <details key={m.id}>
+                  <summary>
+                    {dayOf(m.madeAt)} {timeOf(m.madeAt)} <b>{m.subject}</b>{' '}
+                    {t('to {{address}}', { address: m.toAddress })}
+                  </summary>
+                  <pre>{m.body}</pre>
+                </details>
+              ))}
           </div>
         )
       }

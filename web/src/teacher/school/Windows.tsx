@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
-import { fm, signed } from '../../shared/format';
+import { gradeName, fm, signed } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { say, t } from '../../shared/words';
 import { CheckTable } from '../checks/Checks';
@@ -108,7 +108,7 @@ export function SchoolChecks() {
 function Grades({ w }: { w: Window }) {
   return (
     <div
-      className="grid min-h-0 gap-5 overflow-auto px-4 pb-6 [&_table]:max-w-270"
+      className="grid min-h-0 gap-5 overflow-auto px-4 pb-6"
       tabIndex={0}
       role="region"
       aria-label={`${t(seasonWords[w.season])} ${w.year}`}
@@ -123,13 +123,16 @@ function Grades({ w }: { w: Window }) {
             <Th num>{t('To give again')}</Th>
             <Th num>{t('Median')}</Th>
             {w.last && <Th num>{t('Change since {{last}}', { last: say(w.last) })}</Th>}
-            <Th>{w.last ? t('Depths (fm): now and before') : t('Depths (fm)')}</Th>
+            <Th>
+              {w.last ? t('Depths (fm): now and before') : t('Depths (fm)')}
+              <Axis />
+            </Th>
           </tr>
         </TableHead>
         <TableBody>
           {w.grades.map((g) => (
             <tr key={g.grade}>
-              <Th scope="row">{g.grade === 0 ? 'K' : g.grade}</Th>
+              <Th scope="row">{gradeName(g.grade)}</Th>
               <Td num>{g.readers}</Td>
               <Td num>{g.given}</Td>
               <Td num>{g.finished}</Td>
@@ -154,6 +157,19 @@ function Grades({ w }: { w: Window }) {
   );
 }
 
+const stops = [0, 20, 40, 60];
+
+/** The depth axis, once over all rows. */
+const Axis = () => (
+  <svg width={width} height="16" className="block" aria-hidden>
+    {stops.map((d) => (
+      <text key={d} x={px(d)} y="12" textAnchor="middle" fontSize="13" fill="var(--color-ink)">
+        {d}
+      </text>
+    ))}
+  </svg>
+);
+
 /** Two boxes on the depth axis: the window now, and the one before. */
 function Spreads({ now, before }: { now: Spread; before: Spread | null }) {
   if (now.middle == null && before?.middle == null)
@@ -173,18 +189,13 @@ function Spreads({ now, before }: { now: Spread; before: Spread | null }) {
     <svg
       className="fill-soft text-sm"
       width={width}
-      height="44"
-      viewBox={`0 0 ${width} 44`}
+      height="32"
+      viewBox={`0 0 ${width} 32`}
       role="img"
       aria-label={label}
     >
-      {[0, 20, 40, 60].map((d) => (
-        <g key={d}>
-          <path d={`M${px(d)} 2V30`} stroke="var(--color-line)" />
-          <text x={px(d)} y="43" textAnchor="middle">
-            {d}
-          </text>
-        </g>
+      {stops.map((d) => (
+        <path key={d} d={`M${px(d)} 0V32`} stroke="var(--color-line)" />
       ))}
       <Box s={now} y={9} fill="var(--color-depth-4)" ink="var(--color-ink)" />
       {before && <Box s={before} y={23} fill="none" ink="var(--color-soft)" />}

@@ -24,9 +24,14 @@ export function DraftRow({ d, x, set }: Props) {
           set={(taken) => set({ taken })}
         />
         <TextField label={t('Title')} inline value={x.title} set={(value) => set({ title: value })} />
-        <TextField label={t('Kind')} inline value={x.kind} set={(value) => set({ kind: value })} />
         <TextField
-          label={t('Topic')}
+          label={d.kindGuessed && x.kind === d.kind ? t('Kind (a guess)') : t('Kind')}
+          inline
+          value={x.kind}
+          set={(value) => set({ kind: value })}
+        />
+        <TextField
+          label={d.topicGuessed && x.topic === d.topic ? t('Topic (a guess)') : t('Topic')}
           inline
           value={x.topic}
           placeholder={t('topic')}

@@ -1,4 +1,4 @@
-import { dayOf, fm, halfRange } from '../../shared/format';
+import { dayOf, fm, gradeName, halfRange } from '../../shared/format';
 import { say, t } from '../../shared/words';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 import type { Version } from './TextPage';
@@ -47,7 +47,16 @@ export function MeasuredSide({ v }: { v: Version }) {
           <tr>
             <Th>{t('Formula')}</Th>
             <Th num>{t('Grade')}</Th>
-            <Th>{t('weight shown by size')}</Th>
+            <Th>
+              <span className="sr-only">{t('weight shown by size')}</span>
+              <svg width="176" height="16" aria-hidden>
+                {[0, 3, 6, 9, 12].map((grade) => (
+                  <text key={grade} x={x(grade)} y="12" textAnchor="middle" fill="var(--color-ink)" fontSize="13">
+                    {gradeName(grade)}
+                  </text>
+                ))}
+              </svg>
+            </Th>
           </tr>
         </TableHead>
         <TableBody>

@@ -67,7 +67,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
         <MenuLine />
         {x.mayChange && <MenuItem onSelect={() => setStating(true)}>{t('Overrule depth…')}</MenuItem>}
         {x.mayChange && (
-          <MenuItem onSelect={() => retire(!x.retired)}>{x.retired ? t('Restore') : t('Archive text')}</MenuItem>
+          <MenuItem onSelect={() => retire(!x.retired)}>{x.retired ? t('Restore text') : t('Archive text')}</MenuItem>
         )}
       </Menu>
       {reading && (

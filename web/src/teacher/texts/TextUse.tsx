@@ -50,16 +50,15 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
                 </tr>
               </TableHead>
               <TableBody>
-                <Row name={t('This class')} use={mine} />
+                {mine.given > 0 ? (
+                  <Row name={t('This class')} use={mine} />
+                ) : (
+                  <NoRow name={t('This class')}>{t('not assigned yet')}</NoRow>
+                )}
                 {school ? (
                   <Row name={t('School')} use={school} />
                 ) : (
-                  <tr>
-                    <Th scope="row">{t('School')}</Th>
-                    <Td className="text-soft" colSpan={6}>
-                      {t('shown after five readers')}
-                    </Td>
-                  </tr>
+                  <NoRow name={t('School')}>{t('shown after five readers')}</NoRow>
                 )}
               </TableBody>
             </Table>
@@ -68,8 +67,8 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
               <TableHead>
                 <tr>
                   <Th>{t('Question')}</Th>
-                  <Th num>{t('Right on first try, class')}</Th>
-                  <Th num>{t('School')}</Th>
+                  {mine.given > 0 && <Th num>{t('Right on first try, class')}</Th>}
+                  {school && <Th num>{t('Right on first try, school')}</Th>}
                   <Th>{t('Most common wrong answer')}</Th>
                   <Th num>{t('Harder than expected')}</Th>
                 </tr>
@@ -86,12 +85,16 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
                         <Th scope="row">
                           <Tags q={q} /> {q.stem}
                         </Th>
-                        <Td num>
-                          <Share use={here} />
-                        </Td>
-                        <Td num>
-                          <Share use={there} />
-                        </Td>
+                        {mine.given > 0 && (
+                          <Td num>
+                            <Share use={here} />
+                          </Td>
+                        )}
+                        {school && (
+                          <Td num>
+                            <Share use={there} />
+                          </Td>
+                        )}
                         <Td>{wrong?.wrong ? `“${wrong.wrong}” (${wrong.wrongTimes})` : '–'}</Td>
                         <Td num>
                           {here?.harder == null ? (
@@ -126,6 +129,17 @@ function Row({ name, use }: { name: string; use: Use }) {
       <Td num>{use.score == null ? '–' : percent(use.score)}</Td>
       <Td num>{use.minutes == null ? '–' : `${use.minutes.toFixed(1)} min`}</Td>
       <Td>{use.last ? dayOf(use.last) : '–'}</Td>
+    </tr>
+  );
+}
+
+function NoRow({ name, children }: { name: string; children: string }) {
+  return (
+    <tr>
+      <Th scope="row">{name}</Th>
+      <Td className="text-soft" colSpan={6}>
+        {children}
+      </Td>
     </tr>
   );
 }

@@ -7,12 +7,18 @@ export function DataList<T>({
   label,
   counted,
   empty,
+  pinned,
   ...of
-}: ListOf<T> & { label: string; counted: (shown: number, all: number) => string; empty?: ReactNode }) {
+}: ListOf<T> & {
+  label: string;
+  counted: (shown: number, all: number) => string;
+  empty?: ReactNode;
+  pinned?: boolean;
+}) {
   const list = useDataTable(of);
   return (
     <>
-      <DataTableView of={list} label={label} empty={empty} />
+      <DataTableView of={list} label={label} empty={empty} pinned={pinned} />
       <TableFoot of={list} counted={counted} />
     </>
   );

@@ -1,4 +1,4 @@
-import { CaretDown, CaretUp, Columns } from '@phosphor-icons/react';
+import { Columns } from '@phosphor-icons/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { cx } from 'class-variance-authority';
 import { useRef, type KeyboardEvent, type ReactNode } from 'react';
@@ -9,12 +9,24 @@ import { Menu, MenuCheck } from '../Menu';
 import { RowTick } from '../Checkbox';
 import { TableBody, TableHead, TableScroll, Td, Th } from './Table';
 import type { Column, DataTable } from './useDataTable';
+import { HeadCell, PickAll } from './HeadCells';
 
 const rowHeight = 33,
   manyRows = 120;
 
 /** A list as a table: the head stays, columns sort, ↑ ↓ move between rows, Space picks, Enter opens. */
-export function DataTableView<T>({ of, label, empty }: { of: DataTable<T>; label: string; empty?: ReactNode }) {
+export function DataTableView<T>({
+  of,
+  label,
+  empty,
+  pinned,
+}: {
+  of: DataTable<T>;
+  label: string;
+  empty?: ReactNode;
+  /** The first column stays in sight when the rest moves under it. */
+  pinned?: boolean;
+}) {
   const frame = useRef<HTMLDivElement>(null);
   const rows = of.shown;
   const columns = of.columns.filter((c) => of.table.getColumn(c.key)?.getIsVisible());
@@ -37,7 +49,7 @@ export function DataTableView<T>({ of, label, empty }: { of: DataTable<T>; label
       </tr>
     );
   return (
-    <TableScroll label={label} frame={frame}>
+    <TableScroll label={label} frame={frame} pinned={pinned}>
       <TableHead>
         <tr>
           {of.picking && <PickAll of={of} />}
@@ -66,56 +78,6 @@ export function DataTableView<T>({ of, label, empty }: { of: DataTable<T>; label
         )}
       </TableBody>
     </TableScroll>
-  );
-}
-
-const directions = { asc: 'ascending', desc: 'descending' } as const;
-
-function PickAll<T>({ of }: { of: DataTable<T> }) {
-  const rows = of.shown;
-  const picked = rows.filter((r) => of.picking?.has(r.id)).length;
-  return (
-    <Th className="w-10 pr-0">
-      <RowTick
-        label={of.picking?.allLabel ?? ''}
-        checked={picked > 0 && (picked === rows.length || 'indeterminate')}
-        set={() =>
-          of.picking?.set(
-            rows.map((r) => r.id),
-            picked < rows.length,
-          )
-        }
-      />
-    </Th>
-  );
-}
-
-function HeadCell<T>({ of, column: c }: { of: DataTable<T>; column: Column<T> }) {
-  const sorted = of.table.getColumn(c.key)?.getIsSorted();
-  const name = c.head ? (
-    <>
-      <span className="sr-only">{t(c.name)}</span>
-      {c.head}
-    </>
-  ) : (
-    t(c.name)
-  );
-  return (
-    <Th num={c.num} aria-sort={sorted ? directions[sorted] : undefined}>
-      {c.by ? (
-        <button
-          type="button"
-          className="inline-flex min-h-8 items-center gap-1 font-semibold"
-          onClick={() => of.table.getColumn(c.key)?.toggleSorting(sorted === 'asc')}
-        >
-          {name}
-          {sorted === 'asc' && <CaretUp size={14} aria-hidden />}
-          {sorted === 'desc' && <CaretDown size={14} aria-hidden />}
-        </button>
-      ) : (
-        name
-      )}
-    </Th>
   );
 }
 

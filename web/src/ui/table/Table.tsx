@@ -1,15 +1,22 @@
 import { cx } from 'class-variance-authority';
 import type { ComponentProps, ReactNode, RefObject } from 'react';
 
+const firstColumn =
+  '[&_tr>:first-child]:border-r-line [&_tr>:first-child]:sticky [&_tr>:first-child]:left-0 ' +
+  '[&_tr>:first-child]:border-r [&_tbody_tr>:first-child]:bg-paper [&_thead_tr>:first-child]:bg-sand';
+
 /** A table's own scrolling region, which can be reached by keys. */
 export function TableScroll({
   label,
   frame,
+  pinned = false,
   className,
   children,
 }: {
   label: string;
   frame?: RefObject<HTMLDivElement | null>;
+  /** The first column stays in sight when the rest moves under it. */
+  pinned?: boolean;
   className?: string;
   children: ReactNode;
 }) {
@@ -19,7 +26,11 @@ export function TableScroll({
       role="region"
       aria-label={label}
       tabIndex={0}
-      className={cx('border-ink relative min-h-0 scroll-pt-10 overflow-auto border-t', className)}
+      className={cx(
+        'border-ink relative min-h-0 scroll-pt-10 overflow-auto border-t',
+        pinned && firstColumn,
+        className,
+      )}
     >
       <Table>{children}</Table>
     </div>
