@@ -396,8 +396,16 @@ public sealed class RosterTests(Harness harness)
         (await ana.Put(Path(mina), new { picture = "wheel-ring" })).EnsureSuccessStatusCode();
         (await Tiles())[mina].ShouldBe("wheel-ring");
         (await Tiles())[leo].ShouldBe(before[leo]);
+        // Nobody else's changes, whatever was let go of and taken again.
+        (await ana.Put(Path(mina), new { picture = before[mina] })).EnsureSuccessStatusCode();
+        (await Tiles()).ShouldBe(before, ignoreOrder: true);
+        (await ana.Put(Path(mina), new { picture = "wheel-ring" })).EnsureSuccessStatusCode();
         await ana.Problem(await ana.Put(Path(leo), new { picture = "wheel-ring" }), 422);
         await ana.Problem(await ana.Put(Path(leo), new { picture = "submarine" }), 422);
+        // Who has left the class stands in nobody's way.
+        await ana.Posted($"/api/classes/{room.Id}/remove", new { readerIds = new[] { mina } });
+        (await ana.Put(Path(leo), new { picture = "wheel-ring" })).EnsureSuccessStatusCode();
+        (await Tiles())[leo].ShouldBe("wheel-ring");
         var stranger = (await harness.Room(ana, 1)).Readers[0].Id;
         (await ana.Put(Path(stranger), new { picture = "sun-ring" })).StatusCode.ShouldBe(
             System.Net.HttpStatusCode.NotFound

@@ -23,18 +23,22 @@ public sealed class PictureStore(NpgsqlDataSource db)
         return ClassPictures.Of([.. readers]);
     }
 
-    public async Task Choose(ClassId classId, ReaderId readerId, string picture)
+    /// <summary>Keeps the pictures of those who are in a class now. Whoever was in it and had chosen one of them gets
+    /// another should they come back.</summary>
+    public async Task Keep(ClassId classId, IReadOnlyDictionary<ReaderId, string> pictures)
     {
         await db.Run(
             """
-            insert into class_picture (class_id, reader_id, picture) values (@classId, @readerId, @picture)
-            on conflict (class_id, reader_id) do update set picture = excluded.picture
+            delete from class_picture
+            where class_id = @classId and (reader_id = any(@readers) or picture = any(@pictures));
+            insert into class_picture (class_id, reader_id, picture)
+            select @classId, x.reader, x.picture from unnest(@readers, @pictures) as x(reader, picture)
             """,
             new
             {
                 classId,
-                readerId,
-                picture,
+                readers = pictures.Keys.Select(r => r.Value).ToArray(),
+                pictures = pictures.Values.ToArray(),
             }
         );
     }

@@ -32,6 +32,8 @@ public static class PictureEndpoints
         var shown = await pictures.Of(classId);
         if (here.Find(m => m.Id != readerId && shown[m.Id] == request.Picture) is { } other)
             throw Refused.Field("picture", $"{other.GivenName} has this picture. Choose another.");
-        await pictures.Choose(classId, readerId, request.Picture);
+        // What is free now must not go to somebody who knows their own: everybody's picture is kept.
+        var kept = here.ToDictionary(m => m.Id, m => m.Id == readerId ? request.Picture : shown[m.Id]);
+        await pictures.Keep(classId, kept);
     }
 }

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect, useRef, type FormEvent } from 'react';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
 import {
   get,
   useForm,
@@ -18,13 +18,18 @@ export const line = (most: number, fault: Phrase, values?: Record<string, number
   return z.string().trim().min(1, { error }).max(most, { error });
 };
 
-/** What the server found wrong: by field where the form has the field, else in one sentence. */
-function faultsOf<F extends FieldValues>(problem: unknown, values: F) {
-  const named = problem instanceof Problem ? Object.entries(problem.fields) : [];
-  const has = (path: string) => get(values, path) !== undefined;
-  const rest = named.filter(([path]) => !has(path)).map(([, said]) => say(said));
+/** A field's path as forms write it: letters[0].title is letters.0.title. */
+const pathOf = (name: string) => name.replace(/\[(\d+)\]/g, '.$1');
+
+/** What the server found wrong: by field where the form shows the field, else in one sentence. */
+export function faultsOf<F extends FieldValues>(problem: unknown, shows: (path: string) => boolean) {
+  const named =
+    problem instanceof Problem
+      ? Object.entries(problem.fields).map(([name, said]) => [pathOf(name), said] as const)
+      : [];
+  const rest = named.filter(([path]) => !shows(path)).map(([, said]) => say(said));
   return {
-    fields: named.filter(([path]) => has(path)).map(([path, said]) => [path as FieldPath<F>, say(said)] as const),
+    fields: named.filter(([path]) => shows(path)).map(([path, said]) => [path as FieldPath<F>, say(said)] as const),
     rest: named.length === 0 ? sentence(problem) : rest.join(' '),
   };
 }
@@ -88,6 +93,9 @@ export function useFields<F extends FieldValues>({
   /** Hears of every change, to keep what is written on the device. */
   kept?: (values: NoInfer<F>) => void;
 }): Fields<F> {
+  // Where a fault would be seen: fields by their names, and what holds several by its name and all below it.
+  const [places] = useState(() => new Set<string>());
+  const shows = (path: string) => [...places].some((p) => p === path || (p.endsWith('.') && `${path}.`.startsWith(p)));
   const form = useForm<F>({
     resolver: zodResolver(schema),
     defaultValues: start as DefaultValues<F>,
@@ -107,7 +115,7 @@ export function useFields<F extends FieldValues>({
     try {
       await send(checked, act);
     } catch (problem) {
-      const { fields, rest } = faultsOf(problem, checked);
+      const { fields, rest } = faultsOf<F>(problem, shows);
       fields.forEach(([path, message]) => form.setError(path, { type: 'server', message }));
       if (rest) form.setError('root.server', { message: rest });
     }
@@ -118,17 +126,23 @@ export function useFields<F extends FieldValues>({
     changed: isDirty,
     busy: isSubmitting,
     fault: errors.root?.['server']?.message ?? '',
-    field: (name) => ({
-      name,
-      value: get(values, name) as FieldPathValue<F, typeof name>,
-      set: (value) => set(name, value),
-      error: (get(errors, name) as { message?: string } | undefined)?.message,
-    }),
+    field: (name) => {
+      places.add(name);
+      return {
+        name,
+        value: get(values, name) as FieldPathValue<F, typeof name>,
+        set: (value) => set(name, value),
+        error: (get(errors, name) as { message?: string } | undefined)?.message,
+      };
+    },
     tick: (name) => ({
       checked: Boolean(get(values, name)),
       set: (on) => set(name, on as FieldPathValue<F, typeof name>),
     }),
-    faultIn: (name) => firstIn(get(errors, name)),
+    faultIn: (name) => {
+      places.add(`${name}.`);
+      return firstIn(get(errors, name));
+    },
     set,
     restart: (to) => form.reset(to),
     submit: (e) => {

@@ -1,18 +1,13 @@
 import { useState, type FormEvent } from 'react';
 import { api, ok } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
+import { addDays } from '../../shared/days';
 import { createOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
 import { useFits } from '../tray/useFits';
 import { useTray } from '../tray/useTray';
 import { sure } from '../../shared/sure';
-
-const inDays = (from: string, n: number) => {
-  const d = new Date(`${from}T12:00:00`);
-  d.setDate(d.getDate() + n);
-  return d.toISOString().slice(0, 10);
-};
 
 /** Which texts for whom. */
 export interface Giving {
@@ -24,7 +19,7 @@ export interface Giving {
 
 /** What is given to whom and how, as it stands in the window; giving it. */
 export function useGiving({ data, texts, readers, close }: Giving) {
-  const [due, setDue] = useState(inDays(data.today, 4));
+  const [due, setDue] = useState(addDays(data.today, 4));
   const [attempts, setAttempts] = useState(2);
   const [directions, setDirections] = useState('');
   const [skip, setSkip] = useState(true);

@@ -34,8 +34,10 @@ export function InviteSeveral({ close }: { close: () => void }) {
 function Paste({ close, done }: { close: () => void; done: (invited: Invited[]) => void }) {
   // The same person of a request that is sent again is not invited twice.
   const [ids] = useState(() => new Map<string, string>());
-  const idOf = (one: Invitee) => {
-    const key = `${one.name} ${one.mail ?? ''}`;
+  const idOf = (one: Invitee, i: number, all: Invitee[]) => {
+    // Two of one name without an address are two people.
+    const twins = all.slice(0, i).filter((x) => x.name === one.name && x.mail === one.mail).length;
+    const key = `${one.name} ${one.mail ?? ''} ${twins}`;
     const id = ids.get(key) ?? crypto.randomUUID();
     ids.set(key, id);
     return id;
@@ -46,7 +48,7 @@ function Paste({ close, done }: { close: () => void; done: (invited: Invited[]) 
     schema,
     start: { pasted: '', assistants: false },
     send: async ({ pasted, assistants }) => {
-      const people = readInvitees(pasted).map((one) => ({ ...one, id: idOf(one) }));
+      const people = readInvitees(pasted).map((one, i, all) => ({ ...one, id: idOf(one, i, all) }));
       const made = await ok(
         api.POST('/school/adults/several', { body: { people, post: assistants ? 'Assistant' : 'Teacher' } }),
       );

@@ -3,50 +3,24 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import { DeleteReader } from './DeleteReader';
 import { whole, type SchoolReader } from './schoolReader';
+import { Stays } from '../readers/Stays';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Row } from '../../ui/Page';
 import { Select } from '../../ui/Select';
-import { Show } from '../../ui/Show';
 
 /** What a school lead does for one reader: take the record out, hand the reader to another school, bring back, delete. */
 export function ReaderActions({ reader, close }: { reader: SchoolReader; close: () => void }) {
-  const stays = useQuery({
-    queryKey: keys.stays(reader.id),
-    queryFn: () => ok(api.GET('/readers/{readerId}/stays', { params: { path: { readerId: reader.id } } })),
-  });
   return (
     <Dialog title={whole(reader)} close={close} wide>
       <div className="grid gap-6 *:grid *:content-start *:gap-3 sm:grid-cols-[1fr_1.1fr]">
         <div>
-          <h3>{t('Classes')}</h3>
-          <Show query={stays}>
-            {(rows) =>
-              rows.length === 0 ? (
-                <p className="text-soft text-sm">{t('Not in a class yet.')}</p>
-              ) : (
-                <ul className="[&>li]:py-0.75">
-                  {rows.map((s, i) => (
-                    <li key={i}>
-                      <b>{s.className}</b>{' '}
-                      <span className="text-soft">
-                        {s.yearName}, {s.schoolName},{' '}
-                        {s.to
-                          ? t('{{from}} to {{to}}', { from: dayOf(s.from), to: dayOf(s.to) })
-                          : t('since {{day}}', { day: dayOf(s.from) })}
-                      </span>
-                    </li>
-                  ))}
-                </ul>
-              )
-            }
-          </Show>
+          <Stays readerId={reader.id} />
           <h3>{t('Full record')}</h3>
           <p className="text-soft text-sm">
             {t('Everything stored about {{name}}: roster, levels, answers, goals and who viewed it.', {

@@ -8,7 +8,8 @@ import { detailNames, readerDetails, type ReaderDetail } from '../../../shared/r
 import { phrase, t } from '../../../shared/words';
 import { useSaid } from '../../classQueries';
 import { ChoosePicture } from './ChoosePicture';
-import { SignIn, Stays } from './MemberPieces';
+import { SignIn } from './MemberPieces';
+import { Stays } from '../Stays';
 import { useRosterChange, type Member, type Roster } from './rosterQueries';
 import { SupportFields } from './SupportFields';
 import { Button } from '../../../ui/Button';
