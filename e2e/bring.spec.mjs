@@ -51,9 +51,13 @@ test('a text is saved as a book and as a content folder, and both come back', as
     await place(page, 'Texts');
     await page.getByRole('link', { name, exact: true }).first().click();
     await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Export…' }).click();
+    const window_ = page.getByRole('dialog', { name: `Export “${name}”` });
+    await axe(page, 'the formats of a text');
     const saved = page.waitForEvent('download');
-    await page.getByRole('menuitem', { name: format }).click();
+    await window_.getByRole('link', { name: format }).click();
     const path = await (await saved).path();
+    await page.keyboard.press('Escape');
     await place(page, 'Texts');
     await page.getByRole('button', { name: 'Other…' }).click();
     await page.getByRole('menuitem', { name: 'Import texts' }).click();

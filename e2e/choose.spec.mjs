@@ -24,6 +24,7 @@ test('a teacher sets what readers may choose, and a reader chooses, begins and p
   const first = page.getByRole('article').first();
   const title = await first.getByRole('heading').textContent();
   await first.getByRole('button', { name: /^Read / }).click();
+  await expect(page).toHaveURL(/\/text\//);
   await expect(page.getByRole('heading', { name: title })).toBeVisible();
   await page.goto('/');
   await expect(page.getByText('You have chosen enough for now.')).toBeVisible();

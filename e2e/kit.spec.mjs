@@ -7,9 +7,10 @@ import { axe } from './people.mjs';
 import { freePort } from './world.mjs';
 
 // The kit's page is there in development only, so that is what is started; it needs no server and no database.
-let vite, address;
+// Unbundled it is a thousand files, so one browser's cache serves all the walks.
+let vite, address, context, page;
 
-test.beforeAll(async () => {
+test.beforeAll(async ({ browser }) => {
   const port = await freePort();
   address = `http://127.0.0.1:${port}`;
   const web = fileURLToPath(new URL('../web', import.meta.url));
@@ -18,17 +19,19 @@ test.beforeAll(async () => {
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   while (!(await fetch(address).catch(() => null))?.ok) await pause(100);
+  context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  page = await context.newPage();
 });
 
+test.beforeEach(() => page.goto(`${address}/kit`));
+
 test.afterAll(async () => {
+  await context.close();
   vite.kill('SIGTERM');
   await once(vite, 'exit');
 });
 
-test('every piece of the kit is shown in every state, and each passes the check for access', async ({
-  page,
-}, testInfo) => {
-  await page.goto(`${address}/kit`);
+test('every piece of the kit is shown in every state, and each passes the check for access', async ({}, testInfo) => {
   await expect(page.getByRole('heading', { level: 1, name: 'The kit' })).toBeVisible();
   await expect(page).toHaveTitle('The kit – Deep Current');
   for (const part of ['Buttons', 'Fields', 'Choices', 'Shapes and measures', 'States', 'Windows', 'Lists'])
@@ -46,16 +49,14 @@ test('every piece of the kit is shown in every state, and each passes the check 
   await expect(page.getByText('Assigned “The Ferry Cat” to 5 readers.')).toBeVisible();
 });
 
-test('a field says what is wrong with it, to everybody', async ({ page }) => {
-  await page.goto(`${address}/kit`);
+test('a field says what is wrong with it, to everybody', async () => {
   const wrong = page.getByLabel('Title, wrong');
   await expect(wrong).toHaveAttribute('aria-invalid', 'true');
   await expect(wrong).toHaveAccessibleDescription('Enter a title.');
   await expect(page.getByLabel('Title', { exact: true })).toHaveAccessibleDescription('Up to 120 characters');
 });
 
-test('a number is taken as it is typed, and an emptied field has none', async ({ page }) => {
-  await page.goto(`${address}/kit`);
+test('a number is taken as it is typed, and an emptied field has none', async () => {
   const days = page.getByRole('spinbutton', { name: 'Days' });
   await days.fill('');
   await days.pressSequentially('1.5');
@@ -65,8 +66,7 @@ test('a number is taken as it is typed, and an emptied field has none', async ({
   await expect(days).toHaveValue('');
 });
 
-test('a window takes the focus, keeps it, and gives it back', async ({ page }) => {
-  await page.goto(`${address}/kit`);
+test('a window takes the focus, keeps it, and gives it back', async () => {
   const opener = page.getByRole('button', { name: 'Open a window…' });
   await opener.click();
   const window_ = page.getByRole('dialog', { name: 'Rename group' });
@@ -81,8 +81,7 @@ test('a window takes the focus, keeps it, and gives it back', async ({ page }) =
   await expect(opener).toBeFocused();
 });
 
-test('a long list sorts, narrows, is picked by keys, and draws only what is looked at', async ({ page }) => {
-  await page.goto(`${address}/kit`);
+test('a long list sorts, narrows, is picked by keys, and draws only what is looked at', async () => {
   const list = page.getByRole('region', { name: 'Three hundred readers' });
   await expect(list.getByRole('row').nth(1)).toContainText('Reader 1');
   expect(await list.getByRole('row').count()).toBeLessThan(80);
@@ -102,8 +101,7 @@ test('a long list sorts, narrows, is picked by keys, and draws only what is look
   await expect(page.getByRole('heading', { name: 'No readers match' })).toBeVisible();
 });
 
-test('a button that is pressed can be read', async ({ page }) => {
-  await page.goto(`${address}/kit`);
+test('a button that is pressed can be read', async () => {
   const [back, ink] = await page
     .getByRole('button', { name: 'pressed' })
     .first()

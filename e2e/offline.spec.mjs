@@ -212,7 +212,7 @@ test('what the server refuses for good is said to reader and teacher, and holds 
   await api(page, 'POST', `/changes/${given.changeId}/undo`);
   await context.setOffline(false);
   await child.getByRole('link', { name: 'Stop for now' }).click();
-  await expect(child.getByText('1 answer was not accepted: it was taken back.')).toBeVisible({ timeout: 15_000 });
+  await expect(child.getByText('1 answer was not accepted: it was taken back.')).toBeVisible();
   await axe(child, 'what was not accepted');
   await expect.poll(async () => (await api(page, 'GET', `/tickets/${ticketId}`)).setAside.length).toBe(1);
   await page.goto(`${page.url().replace(/\/$/, '')}/tickets/${ticketId}`);

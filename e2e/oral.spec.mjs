@@ -84,7 +84,7 @@ test('marks are kept while there is no network, and by touch', async ({ page, co
   await page.getByRole('button', { name: /^goes/ }).first().click();
   await expect(page.getByText('No internet: saved on this device, will be sent')).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByText(/^Saved \d\d:\d\d/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText(/^Saved \d\d:\d\d/)).toBeVisible();
   await page.reload();
   await expect(figure(page, 'Errors')).toContainText('2 in 126 words');
   await page.getByRole('button', { name: 'Delete' }).click();
@@ -133,7 +133,7 @@ test('a reader records a text, the listening device drafts a record, the teacher
     .getByRole('link')
     .first()
     .click();
-  await page.getByRole('button', { name: /^Use draft/ }).click({ timeout: 20_000 });
+  await page.getByRole('button', { name: /^Use draft/ }).click();
   await expect(page.getByLabel('The recording', { exact: true })).toBeVisible();
   await choose(page.getByLabel('Speed'), '0.75');
   await axe(page, 'a recording to mark');

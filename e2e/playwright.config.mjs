@@ -11,8 +11,9 @@ export default defineConfig({
   // Each file of walks has a school of its own (world.mjs), unless one application is named for all.
   workers: process.env.DEEPCURRENT_URL ? 1 : 2,
   retries: 0,
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  // Nothing takes as long; on a busy machine a slow page is still no wrong one.
+  expect: { timeout: 20_000 },
   reporter: 'list',
   use: {
     viewport: { width: 1280, height: 800 },

@@ -218,7 +218,7 @@ test('groups are proposed with reasons, one reader is moved by hand, and they ar
   await expect(page.getByText('9 groups of at least 3 need 27 readers. There are 25.')).toBeVisible();
   await page.getByRole('spinbutton', { name: 'Groups' }).fill('5');
   await page.getByRole('button', { name: 'Propose groups' }).click();
-  await expect(page.getByText(/Best under these rules|of the best/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/Best under these rules|of the best/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Who moves and why' })).toBeVisible();
   await expect(page.getByText(/At \d+\.\d fm, \d+\.\d fm from the .* median/).first()).toBeVisible();
   await choose(page.getByRole('combobox', { name: 'Group of Siân' }), 'Harbour');

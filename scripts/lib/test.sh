@@ -42,6 +42,17 @@ check() {
   if "$@" >"$log" 2>&1; then passed=$((passed + 1)); told "$name: passed"; else failed=$((failed + 1)); told "$name: FAILED"; tail -60 "$log"; fi
 }
 
+# check_of NAME FILES... -- COMMAND...: a check that asks nothing but those files; what it has found good is good until one of them changes.
+check_of() {
+  local name=$1 files=() stamp print; shift
+  while [ "$1" != -- ]; do files+=("$1"); shift; done; shift
+  stamp="$ROOT/.data/stamps/check-${name// /-}" print=$(fingerprint "${files[@]}")
+  if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$print" ]; then passed=$((passed + 1)); told "$name: passed, nothing has changed"; return; fi
+  local before=$failed
+  check "$name" "$@"
+  if [ "$failed" = "$before" ]; then mkdir -p "${stamp%/*}" && printf %s "$print" >"$stamp"; fi
+}
+
 # count NAME PASSED FAILED STATUS: a suite that counts by itself; one that counted nothing has failed.
 count() {
   passed=$((passed + $2)) failed=$((failed + $3))
@@ -66,9 +77,9 @@ web_suite() {
 }
 
 page_checks() {
-  check "types of the pages" npm --prefix "$ROOT/web" run types
-  check "sentences of the pages" node "$ROOT/web/sentences.mjs"
-  check "lint of the pages" npm --prefix "$ROOT/web" run lint
+  check_of "types of the pages" web languages -- npm --prefix "$ROOT/web" run types
+  check_of "sentences of the pages" web languages -- node "$ROOT/web/sentences.mjs"
+  check_of "lint of the pages" web -- npm --prefix "$ROOT/web" run lint
   check "types agree with the API" bash -c "cd '$ROOT/web' && node scripts/api.mjs '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
   check "units of the pages" npm --prefix "$ROOT/web" test
 }
@@ -107,15 +118,15 @@ browser_suite() {
 }
 
 csharp_lane() {
-  if wanted layout; then check "layout of C#" bash -c "cd '$ROOT' && dotnet tool restore && dotnet csharpier check src tests bench"; fi
+  if wanted layout; then check_of "layout of C#" src tests bench .config .csharpierrc.json -- bash -c "cd '$ROOT' && dotnet tool restore && dotnet csharpier check src tests bench"; fi
   if wanted core; then dotnet_suite Core.Tests; fi
   if wanted formats; then dotnet_suite Formats.Tests; fi
   if wanted web; then web_suite; fi
-  if wanted content; then check "content" dotnet "$cli" content check "$ROOT/content"; fi
+  if wanted content; then check_of "content" content src -- dotnet "$cli" content check "$ROOT/content"; fi
 }
 
 pages_lane() {
-  if wanted layout; then check "layout of the pages" bash -c "cd '$ROOT' && web/node_modules/.bin/prettier --check --cache --cache-location '$ROOT/.data/prettier' ."; fi
+  if wanted layout; then check_of "layout of the pages" web e2e docs languages README.md CONTRIBUTING.md .prettierrc.json .prettierignore -- bash -c "cd '$ROOT' && web/node_modules/.bin/prettier --check ."; fi
   if wanted pages; then page_checks; fi
   if wanted browser && ! demo; then count "the demo's school" 0 1 1; fi
 }

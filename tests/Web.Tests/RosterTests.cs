@@ -435,7 +435,7 @@ public sealed class RosterTests(Harness harness)
         (await file.Content.ReadAsStringAsync()).ShouldContain("Welsh");
         var faults = (await ana.Problem(await ana.Put(path, Body("nobody", new string('w', 41))), 422))["fields"]!;
         faults["guardianMail"].ShouldNotBeNull();
-        faults["HomeLanguage"].ShouldNotBeNull();
+        faults["details.HomeLanguage"].ShouldNotBeNull();
     }
 
     [Theory]

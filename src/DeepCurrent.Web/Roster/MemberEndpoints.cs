@@ -479,7 +479,7 @@ public static class MemberEndpoints
                 $"Enter an email address: name@school.org"
             )
             .If(!request.Supports.Holds, "moreTime", $"Enter 100 to 300%.")
-            .Of(details.Faults().Select(f => (f.Detail.ToString(), f.Reason)))
+            .Of(details.Faults().Select(f => ($"details.{f.Detail}", f.Reason)))
             .Refuse();
         Unchanged(reader, request.Before);
         var next = reader with

@@ -8,7 +8,7 @@ import { ErrorText, FieldRow, FieldSet } from '../ui/Field';
 import { FileButton } from '../ui/FileButton';
 import { Brand, Neatline } from '../ui/Frame';
 import { Meter, Range, RangeScale } from '../ui/Measures';
-import { Menu, MenuCheck, MenuItem, MenuLabel, MenuLine, SubMenu } from '../ui/Menu';
+import { Menu, MenuCheck, MenuItem, MenuLabel, MenuLine } from '../ui/Menu';
 import { PageHead, Row, ScrollPage } from '../ui/Page';
 import { Segments } from '../ui/Segments';
 import { Select } from '../ui/Select';
@@ -88,9 +88,6 @@ function Buttons() {
           <MenuCheck checked set={() => undefined}>
             Shown
           </MenuCheck>
-          <SubMenu label="More">
-            <MenuItem>Deeper</MenuItem>
-          </SubMenu>
         </Menu>
         <Button onClick={() => toast.success('Assigned “The Ferry Cat” to 5 readers.', { duration: Infinity })}>
           Toast

@@ -4,7 +4,9 @@ import { dayOf, fm, halfRange, minutes, number, percent, signed, strandName } fr
 describe('figures', () => {
   it('have a true minus and one decimal', () => {
     expect(fm(-3.14)).toBe('−3.1');
-    expect(signed(-0.04)).toBe('−0.0');
+    expect(signed(-0.04)).toBe('0.0');
+    expect(signed(0.04)).toBe('0.0');
+    expect(signed(-0.05)).toBe('−0.1');
     expect(signed(1.25)).toBe('+1.3');
     expect(halfRange(2)).toBeCloseTo(3.29);
   });

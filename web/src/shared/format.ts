@@ -17,6 +17,7 @@ const long = inLanguage(
 );
 const month = inLanguage((l) => new Intl.DateTimeFormat(l, { month: 'long', year: 'numeric' }));
 const weekday = inLanguage((l) => new Intl.DateTimeFormat(l, { weekday: 'short' }));
+const monthShort = inLanguage((l) => new Intl.DateTimeFormat(l, { month: 'short' }));
 const short = inLanguage((l) => new Intl.DateTimeFormat(l, { day: 'numeric', month: 'short' }));
 const hours = inLanguage((l) => new Intl.DateTimeFormat(l, { hour: '2-digit', minute: '2-digit' }));
 const whole = inLanguage((l) => new Intl.NumberFormat(l, { maximumFractionDigits: 0 }));
@@ -32,6 +33,8 @@ export const dayOf = (iso: string) => day().format(date(iso)).replace(',', '');
 export const longDay = (iso: string) => long().format(date(iso)).replace(',', '');
 /** November 2026 */
 export const monthOf = (iso: string) => month().format(date(iso));
+/** Nov */
+export const shortMonth = (d: Date) => monthShort().format(d);
 /** Mon to Sun; 1 January 2024 was a Monday. */
 export const weekdays = () => Array.from({ length: 7 }, (_, i) => weekday().format(new Date(2024, 0, 1 + i, 12)));
 /** Today on this device, as the API writes days. */
@@ -39,7 +42,12 @@ export const today = () => new Date().toLocaleDateString('sv');
 export const shortDay = (iso: string) => short().format(date(iso));
 export const timeOf = (iso: string) => hours().format(date(iso));
 export const fm = (x: number) => tenths().format(x).replace('-', '−');
-export const signed = (x: number) => (x >= 0 ? '+' : '−') + tenths().format(Math.abs(x));
+/** +1.3, −0.4, and 0.0 for what is too little to see. */
+export const signed = (x: number) => {
+  const size = tenths().format(Math.abs(x));
+  const sign = x > 0 ? '+' : '−';
+  return Math.abs(x) < 0.05 ? size : sign + size;
+};
 /** 90%, or as the language writes it. */
 export const percent = (x: number) => share().format(x);
 export const number = (x: number) => whole().format(x);

@@ -1,4 +1,4 @@
-import { CaretDown, CaretRight, Check } from '@phosphor-icons/react';
+import { CaretDown, Check } from '@phosphor-icons/react';
 import { cx } from 'class-variance-authority';
 import { DropdownMenu } from 'radix-ui';
 import type { ComponentProps, ReactNode } from 'react';
@@ -77,21 +77,5 @@ export function MenuCheck({
         <Check size={16} aria-hidden />
       </DropdownMenu.ItemIndicator>
     </DropdownMenu.CheckboxItem>
-  );
-}
-
-/** A menu in a menu. */
-export function SubMenu({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <DropdownMenu.Sub>
-      <DropdownMenu.SubTrigger className={item}>
-        {label} <CaretRight size={16} aria-hidden />
-      </DropdownMenu.SubTrigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.SubContent className={panel} sideOffset={4}>
-          {children}
-        </DropdownMenu.SubContent>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Sub>
   );
 }

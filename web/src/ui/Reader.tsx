@@ -1,5 +1,5 @@
 import { cva, cx, type VariantProps } from 'class-variance-authority';
-import type { ComponentProps } from 'react';
+import { useId, type ComponentProps } from 'react';
 
 /** The reader's screens: no letter below 18 px, no target below 44 px. A page is an island, and its waterlines fade. */
 
@@ -149,8 +149,7 @@ export const BigMark = ({ several = false, ...rest }: ComponentProps<'input'> & 
   />
 );
 
-/** A field a reader types their name, code or secret into. */
-export const bigField = cva('rounded-md border-[1.5px] border-soft bg-paper px-3', {
+const bigField = cva('rounded-md border-[1.5px] border-soft bg-paper px-3', {
   variants: {
     kind: {
       code: 'h-16 w-65 text-center text-[32px] font-bold tracking-[0.12em]',
@@ -158,6 +157,42 @@ export const bigField = cva('rounded-md border-[1.5px] border-soft bg-paper px-3
     },
   },
 });
+
+/** A field a reader types their name, code or secret into. Where the page's title asks for it, its label is only read out. */
+export function BigField({
+  label,
+  bare = false,
+  kind,
+  set,
+  className,
+  ...rest
+}: Omit<ComponentProps<'input'>, 'id' | 'onChange'> &
+  VariantProps<typeof bigField> & { label: string; bare?: boolean; set: (value: string) => void }) {
+  const id = useId();
+  return (
+    <>
+      <label className={bare ? 'sr-only' : undefined} htmlFor={id}>
+        {label}
+      </label>
+      <input
+        type="text"
+        autoComplete="off"
+        {...rest}
+        id={id}
+        className={cx(bigField({ kind }), className)}
+        onChange={(e) => set(e.target.value)}
+      />
+    </>
+  );
+}
+
+/** One of several words or sentences in running text: what is tapped is the words themselves. */
+export const InText = ({ className, children, ...rest }: ComponentProps<'input'>) => (
+  <label className={className}>
+    <input type="radio" className="sr-only" {...rest} />
+    {children}
+  </label>
+);
 
 /** A tile to tap: a face, a picture. */
 export const tile =

@@ -5,7 +5,7 @@ import { letters } from '../queries';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
-import { pageLook } from '../../ui/Reader';
+import { InText, pageLook } from '../../ui/Reader';
 import type { StageProps } from './stage';
 
 /** A text with a choice of three now and then. */
@@ -34,23 +34,19 @@ export function MazeStage({ stage, work }: StageProps) {
                 aria-label={t('Word {{n}}', { n: i + 1 })}
               >
                 {sure(stage.items[i]).choices.map((c, k) => (
-                  <label
+                  <InText
                     key={k}
                     className={cx(
                       'has-focus-visible:outline-overlay min-h-11 min-w-11 cursor-pointer px-2.5 text-center ' +
                         'has-focus-visible:outline-3 has-focus-visible:-outline-offset-3',
                       work.picks[i]?.[0] === k ? 'bg-overlay text-paper font-semibold' : 'hover:bg-depth-1',
                     )}
+                    name={`m${i}`}
+                    checked={work.picks[i]?.[0] === k}
+                    onChange={() => work.answer(i, k)}
                   >
-                    <input
-                      type="radio"
-                      className="sr-only"
-                      name={`m${i}`}
-                      checked={work.picks[i]?.[0] === k}
-                      onChange={() => work.answer(i, k)}
-                    />
                     {c}
-                  </label>
+                  </InText>
                 ))}
               </span>
             )}

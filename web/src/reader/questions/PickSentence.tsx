@@ -1,6 +1,7 @@
 import { cx } from 'class-variance-authority';
 import { Block, isProse, plain } from '../../shared/paragraphs';
 import { t } from '../../shared/words';
+import { InText } from '../../ui/Reader';
 import type { Picker } from './draft';
 
 /** The text, whose sentences can be tapped. */
@@ -22,7 +23,7 @@ export function PickSentence({ q, draft, setDraft, open, heading, text }: Picker
             {paragraph.map((s) => {
               const n = number++;
               return (
-                <label
+                <InText
                   key={n}
                   className={cx(
                     'focus-within:outline-overlay hover:bg-depth-1 cursor-pointer rounded-sm box-decoration-clone ' +
@@ -30,18 +31,14 @@ export function PickSentence({ q, draft, setDraft, open, heading, text }: Picker
                     mine === n && 'bg-tint shadow-[inset_0_-3px_var(--color-overlay)]',
                     wrong.has(n) && 'text-soft cursor-default line-through',
                   )}
+                  name={`sentence-${q.id}`}
+                  disabled={!open || wrong.has(n)}
+                  checked={mine === n}
+                  onChange={() => setDraft({ ...draft, picks: [n] })}
                 >
-                  <input
-                    type="radio"
-                    className="sr-only"
-                    name={`sentence-${q.id}`}
-                    disabled={!open || wrong.has(n)}
-                    checked={mine === n}
-                    onChange={() => setDraft({ ...draft, picks: [n] })}
-                  />
                   {plain(s)}
                   {wrong.has(n) && <span className="sr-only"> {t('not this')}</span>}{' '}
-                </label>
+                </InText>
               );
             })}
           </p>

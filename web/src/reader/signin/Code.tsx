@@ -1,11 +1,10 @@
-import { cx } from 'class-variance-authority';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ok, sentence } from '../../shared/api';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { PageTitle } from '../../ui/PageTitle';
-import { bigField, islandLook, Say } from '../../ui/Reader';
+import { BigField, islandLook, Say } from '../../ui/Reader';
 
 /** The class code, typed. */
 export function Code() {
@@ -24,19 +23,16 @@ export function Code() {
   return (
     <form className={islandLook()} onSubmit={(e) => void submit(e)}>
       <PageTitle>{t('Class code')}</PageTitle>
-      <label className="sr-only" htmlFor="code">
-        {t('Class code')}
-      </label>
-      <input
-        id="code"
-        type="text"
-        className={cx(bigField({ kind: 'code' }), 'uppercase')}
+      <BigField
+        label={t('Class code')}
+        bare
+        kind="code"
+        className="uppercase"
         autoFocus
         autoCapitalize="characters"
-        autoComplete="off"
         maxLength={12}
         value={code}
-        onChange={(e) => setCode(e.target.value.toUpperCase())}
+        set={(typed) => setCode(typed.toUpperCase())}
       />
       {error && <Say role="alert">{error}</Say>}
       <Button look="main" size="reader" type="submit">

@@ -4,7 +4,7 @@ import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { PageTitle } from '../../ui/PageTitle';
-import { bigField, islandLook, Say } from '../../ui/Reader';
+import { BigField, islandLook, Say } from '../../ui/Reader';
 
 /** A reader who is not on the roster yet asks to be let in. */
 export function Join({ code, back }: { code: string; back: () => void }) {
@@ -35,27 +35,8 @@ export function Join({ code, back }: { code: string; back: () => void }) {
   return (
     <form className={islandLook()} onSubmit={(e) => void submit(e)}>
       <PageTitle>{t('What is your name?')}</PageTitle>
-      <label htmlFor="jg">{t('Given name')}</label>
-      <input
-        id="jg"
-        type="text"
-        className={bigField({ kind: 'name' })}
-        autoFocus
-        autoComplete="off"
-        maxLength={60}
-        value={given}
-        onChange={(e) => setGiven(e.target.value)}
-      />
-      <label htmlFor="jf">{t('Family name')}</label>
-      <input
-        id="jf"
-        type="text"
-        className={bigField({ kind: 'name' })}
-        autoComplete="off"
-        maxLength={60}
-        value={family}
-        onChange={(e) => setFamily(e.target.value)}
-      />
+      <BigField label={t('Given name')} kind="name" autoFocus maxLength={60} value={given} set={setGiven} />
+      <BigField label={t('Family name')} kind="name" maxLength={60} value={family} set={setFamily} />
       {said && <Say role="alert">{said}</Say>}
       <Row>
         <Button look="main" size="reader" type="submit" disabled={!given.trim()}>

@@ -4,7 +4,7 @@ import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { PageTitle } from '../../ui/PageTitle';
-import { bigField, islandLook, Say } from '../../ui/Reader';
+import { BigField, islandLook, Say } from '../../ui/Reader';
 import { useTry } from './useTry';
 
 /** A short code or a password. */
@@ -23,18 +23,15 @@ export function TypedSecret({ code, who, back }: { code: string; who: Api<'Tile'
           ? t('{{name}}, type your code', { name: who.name })
           : t('{{name}}, type your password', { name: who.name })}
       </PageTitle>
-      <label className="sr-only" htmlFor="secret">
-        {isCode ? t('Your code') : t('Your password')}
-      </label>
-      <input
-        id="secret"
+      <BigField
+        label={isCode ? t('Your code') : t('Your password')}
+        bare
+        kind={isCode ? 'code' : 'name'}
         type={isCode ? 'text' : 'password'}
-        className={bigField({ kind: isCode ? 'code' : 'name' })}
         autoFocus
         autoCapitalize="none"
-        autoComplete="off"
         value={secret}
-        onChange={(e) => setSecret(e.target.value)}
+        set={setSecret}
       />
       {error && <Say role="alert">{error}</Say>}
       <Row>

@@ -1,22 +1,38 @@
 import { cx } from 'class-variance-authority';
-import { Link } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import type { Api } from '../../shared/api';
 import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { sure } from '../../shared/sure';
 import { say, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
-import { pieceId } from './DepthPieces';
+import { pieceId } from './Trail';
 import { evidenceSources } from './evidence';
 import type { InClass } from './useChange';
 
 type Piece = Api<'PieceView'>;
 type Acts = { include: (p: Piece) => void; leaveOut: (p: Piece) => void };
 
-/** The evidence of a level, piece by piece, with what each did to it. */
+const atFirst = 10;
+
+/** Whether all is shown: when it was asked for, or when a mark of the trail leads to what is further down. */
+function useAll(pieces: readonly Piece[]) {
+  const { hash } = useLocation();
+  const [asked, ask] = useState(false);
+  const further = pieces.slice(atFirst).some((p) => `#${pieceId(p)}` === hash);
+  useEffect(() => {
+    if (further) document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
+  }, [further, hash]);
+  return { all: asked || further || pieces.length <= atFirst + 2, ask: () => ask(true) };
+}
+
+/** The evidence of a level, piece by piece, with what each did to it: the latest, and all when it is wanted. */
 export function Pieces({ account, params, ...acts }: { account: Api<'AccountView'>; params: InClass } & Acts) {
+  const { all, ask } = useAll(account.pieces);
+  const shown = all ? account.pieces : account.pieces.slice(0, atFirst);
   return (
-    <div className="border-ink max-h-105 overflow-auto border-t" tabIndex={0} role="region" aria-labelledby="account">
+    <div className="border-ink overflow-x-auto border-t" tabIndex={0} role="region" aria-labelledby="account">
       <Table>
         <TableHead>
           <tr>
@@ -29,7 +45,7 @@ export function Pieces({ account, params, ...acts }: { account: Api<'AccountView
           </tr>
         </TableHead>
         <TableBody>
-          {account.pieces.map((p) => (
+          {shown.map((p) => (
             <tr key={pieceId(p)} id={pieceId(p)} className={cx('group target:bg-tint', p.counted === 0 && 'text-soft')}>
               <Td>{dayOf(p.at)}</Td>
               <Td>{t(evidenceSources[p.what].word)}</Td>
@@ -48,6 +64,14 @@ export function Pieces({ account, params, ...acts }: { account: Api<'AccountView
           ))}
         </TableBody>
       </Table>
+      {!all && (
+        <p className="flex items-center gap-3 py-1.5">
+          {t('{{n}} of {{count}} pieces of evidence', { n: shown.length, count: account.pieces.length })}
+          <Button size="sm" onClick={ask}>
+            {t('Show all')}
+          </Button>
+        </p>
+      )}
     </div>
   );
 }

@@ -5,20 +5,11 @@ import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
+import { ExportText } from './ExportText';
 import { SoundWindow } from './SoundWindow';
 import { StateDepth } from './StateDepth';
 import type { TextData, Version } from './TextPage';
-import { Menu, MenuItem, MenuLabel, MenuLine } from '../../ui/Menu';
-
-const files = [
-  ['epub', 'EPUB'],
-  ['docx', 'DOCX'],
-  ['html', 'HTML'],
-  ['md', 'Markdown'],
-  ['txt', 'Plain text'],
-  ['zip', 'Content folder (ZIP)'],
-  ['qti', 'QTI 3.0'],
-] as const;
+import { Menu, MenuItem, MenuLine } from '../../ui/Menu';
 
 /** What can be done with a text besides giving it. */
 export function TextActions({ x, version, classId }: { x: TextData; version: Version; classId: string }) {
@@ -26,6 +17,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
   const changed = useChanged();
   const [stating, setStating] = useState(false);
   const [reading, setReading] = useState(false);
+  const [exporting, setExporting] = useState(false);
   const once = useOnce();
   const fail = (e: unknown) => toast.error(sentence(e));
   const copy = () =>
@@ -56,20 +48,14 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
         )}
         <MenuItem onSelect={() => setReading(true)}>{version.sound ? t('Recording…') : t('Add recording…')}</MenuItem>
         <MenuItem onSelect={copy}>{t('Duplicate')}</MenuItem>
-        <MenuLabel>{t('Export')}</MenuLabel>
-        {files.map(([format, name]) => (
-          <MenuItem key={format} asChild>
-            <a href={`/api/texts/${x.id}/file?format=${format}&version=${encodeURIComponent(version.label)}`} download>
-              {t(name)}
-            </a>
-          </MenuItem>
-        ))}
+        <MenuItem onSelect={() => setExporting(true)}>{t('Export…')}</MenuItem>
         <MenuLine />
         {x.mayChange && <MenuItem onSelect={() => setStating(true)}>{t('Overrule depth…')}</MenuItem>}
         {x.mayChange && (
           <MenuItem onSelect={() => retire(!x.retired)}>{x.retired ? t('Restore text') : t('Archive text')}</MenuItem>
         )}
       </Menu>
+      {exporting && <ExportText x={x} version={version} close={() => setExporting(false)} />}
       {reading && (
         <SoundWindow
           x={x}

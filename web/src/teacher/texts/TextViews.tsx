@@ -1,6 +1,7 @@
 import { cx } from 'class-variance-authority';
 import { fm } from '../../shared/format';
 import { Block, plain } from '../../shared/paragraphs';
+import { sure } from '../../shared/sure';
 import { t } from '../../shared/words';
 import { Show } from '../../ui/Show';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
@@ -10,16 +11,14 @@ import { Remarks, useMeasured, WhyLists, WhyText } from './Why';
 
 const bodyLook = 'max-w-180 px-10 pt-5 pb-8 [&_h3]:mt-4 [&_h3]:text-[17px] [&_p+p]:mt-[0.7em]';
 
+/** The letters a version is read in, in every view of it. */
+const faceOf = (v: Version) =>
+  v.depth < 30 ? 'font-first text-lg leading-7.25' : 'font-serif text-[17px] leading-7.25';
+
 /** A version as it is read, page by page. */
 export function AsRead({ version }: { version: Version }) {
   return (
-    <article
-      className={cx(
-        bodyLook,
-        version.depth < 30 ? 'font-first text-lg leading-7.25' : 'font-serif text-[17px] leading-7.25',
-      )}
-      aria-label={t('The text')}
-    >
+    <article className={cx(bodyLook, faceOf(version))} aria-label={t('The text')}>
       {version.pages.map((page, i) => (
         <section key={i}>
           {i > 0 && (
@@ -42,7 +41,7 @@ export function Reasons({ v }: { v: Version }) {
   return (
     <Show query={measured}>
       {(m) => (
-        <article className={cx(bodyLook, 'font-serif text-[17px] leading-7.25')} aria-label={t('What makes it hard')}>
+        <article className={cx(bodyLook, faceOf(v))} aria-label={t('What makes it hard')}>
           <p className="text-soft text-sm">
             {t('Darker sentences add more depth; underlined words are not familiar. Point at one to see how much.')}
           </p>
@@ -64,7 +63,7 @@ export function SideBySide({ versions }: { versions: Version[] }) {
     <div
       className={cx(
         'border-ink [&_u]:decoration-overlay relative min-h-0 overflow-auto border-t [&_td]:w-1/2',
-        '[&_td]:px-4 [&_td]:py-2 [&_td]:align-top [&_td]:font-serif [&_td]:text-lg',
+        '[&_td]:px-4 [&_td]:py-2 [&_td]:align-top',
         '[&_td]:whitespace-normal [&>p]:px-4 [&>p]:py-2',
       )}
       tabIndex={0}
@@ -87,7 +86,7 @@ export function SideBySide({ versions }: { versions: Version[] }) {
           {Array.from({ length: Math.max(...flat.map((f) => f.length)) }, (_, i) => (
             <tr key={i}>
               {flat.map((f, k) => (
-                <Td key={k}>
+                <Td key={k} className={faceOf(sure(versions[k]))}>
                   {plain(f[i] ?? '')
                     .split(/([\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*)/u)
                     .map((part, n) => (n % 2 === 1 && only(k, part.toLowerCase()) ? <u key={n}>{part}</u> : part))}

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import type { Api } from '../../../shared/api';
 import { t } from '../../../shared/words';
 
@@ -5,18 +6,22 @@ export type Question = Api<'QuestionView'>;
 export type Try = Api<'TryView'>;
 export type KeyProps = { q: Question; tries: Try[]; reasons: boolean };
 
+// Mark, choice, reason: the reason beside the choice where there is room, under it where there is not.
+const row = 'grid grid-cols-[1rem_minmax(0,1fr)] gap-x-2 @md:grid-cols-[1rem_minmax(0,2fr)_minmax(0,3fr)]';
+
 /** Choices, which of them are right, and in which try each was chosen. */
 export function ChosenKey({ q, tries, reasons }: KeyProps) {
   const triesOf = (n: number) => tries.flatMap((a, k) => (a.picks.includes(n) ? [k + 1] : []));
   return (
-    <ul>
+    <ul className="@container">
       {q.choices.map((c, n) => {
         const chosen = triesOf(n);
+        const told = reasons || chosen.length > 0;
         return (
-          <li key={n} className={chosen.length ? 'bg-tint' : undefined}>
+          <li key={n} className={cx(row, chosen.length > 0 && 'bg-tint')}>
             <b aria-hidden>
               {c.right && '✓'}
-              {!c.right && (reasons || chosen.length > 0) && '✗'}
+              {!c.right && told && '✗'}
             </b>
             <span className={c.right ? 'font-semibold' : undefined}>
               {c.text}
@@ -24,8 +29,8 @@ export function ChosenKey({ q, tries, reasons }: KeyProps) {
               {chosen.map((k) => (
                 <em key={k}> {t('try {{n}}', { n: k })}</em>
               ))}
-              {(reasons || chosen.length > 0) && <span className="text-soft"> {c.reason}</span>}
             </span>
+            {told && <span className="text-soft col-start-2 @md:col-start-3">{c.reason}</span>}
           </li>
         );
       })}
