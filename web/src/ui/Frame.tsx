@@ -44,7 +44,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
     className={cx(
       'grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[48px_38px_6px_minmax(0,1fr)_auto]',
       'print:block print:h-auto print:overflow-visible',
-      'overflow-hidden max-lg:h-auto max-lg:min-h-screen max-lg:grid-rows-[auto_auto_6px_auto_auto]',
+      'overflow-hidden max-lg:h-auto max-lg:min-h-screen max-lg:grid-rows-[auto_auto_6px_1fr_auto]',
       'max-lg:overflow-visible',
     )}
   >

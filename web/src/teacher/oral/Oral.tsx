@@ -38,7 +38,7 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
               {t('No running records yet. Records, rates and words to practise appear here.')}
             </p>
           ) : (
-            <div className="grid gap-5 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1.9fr)_minmax(240px,1fr)]">
+            <div className="grid gap-5 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_300px]">
               <div
                 className="border-ink relative max-h-105 min-h-0 overflow-auto border-t"
                 tabIndex={0}
@@ -52,7 +52,11 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
                       <Th>{t('Text')}</Th>
                       <Th num>{t('Depth')}</Th>
                       <Th>{t('Accuracy')}</Th>
-                      <Th num>{t('Words correct per minute')}</Th>
+                      <Th num>
+                        <abbr className="no-underline" title={t('Words correct per minute')}>
+                          {t('wcpm')}
+                        </abbr>
+                      </Th>
                       <Th>{t('Percentile in grade')}</Th>
                       <Th>{t('State')}</Th>
                     </tr>

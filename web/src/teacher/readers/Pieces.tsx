@@ -32,7 +32,7 @@ export function Pieces({ account, params, ...acts }: { account: Api<'AccountView
   const { all, ask } = useAll(account.pieces);
   const shown = all ? account.pieces : account.pieces.slice(0, atFirst);
   return (
-    <div className="border-ink overflow-x-auto border-t" tabIndex={0} role="region" aria-labelledby="account">
+    <div className="border-ink -mx-4 overflow-x-auto border-t" tabIndex={0} role="region" aria-labelledby="account">
       <Table>
         <TableHead>
           <tr>
@@ -65,7 +65,7 @@ export function Pieces({ account, params, ...acts }: { account: Api<'AccountView
         </TableBody>
       </Table>
       {!all && (
-        <p className="flex items-center gap-3 py-1.5">
+        <p className="flex items-center gap-3 px-4 py-1.5">
           {t('{{n}} of {{count}} pieces of evidence', { n: shown.length, count: account.pieces.length })}
           <Button size="sm" onClick={ask}>
             {t('Show all')}

@@ -16,7 +16,7 @@ export function Limit({ ask, field, name, unit }: { ask: Ask; field: FieldName; 
         type="number"
         inputMode="decimal"
         size="sm"
-        className="w-18"
+        className="w-22"
         boxClass="text-right"
         placeholder={name}
         value={ask.of(field)}

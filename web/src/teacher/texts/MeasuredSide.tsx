@@ -49,7 +49,7 @@ export function MeasuredSide({ v }: { v: Version }) {
             <Th num>{t('Grade')}</Th>
             <Th>
               <span className="sr-only">{t('weight shown by size')}</span>
-              <svg width="176" height="16" aria-hidden>
+              <svg width="176" height="16" className="overflow-visible" aria-hidden>
                 {[0, 3, 6, 9, 12].map((grade) => (
                   <text key={grade} x={x(grade)} y="12" textAnchor="middle" fill="var(--color-ink)" fontSize="13">
                     {gradeName(grade)}

@@ -52,7 +52,7 @@ export const TableBody = (props: ComponentProps<'tbody'>) => <tbody {...props} /
 type Cell = { num?: boolean; wrap?: boolean };
 const cell = ({ num, wrap }: Cell) =>
   cx(
-    'border-b border-line px-2 first:pl-4',
+    'border-b border-line px-2 first:pl-4 last:pr-4',
     num ? 'text-right' : 'text-left',
     wrap ? 'h-8 py-1' : 'h-8 whitespace-nowrap',
   );
