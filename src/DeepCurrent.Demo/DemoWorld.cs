@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
@@ -72,6 +73,7 @@ public sealed class DemoWorld(
 
     private readonly Random random = new(Seed);
     private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
+    private readonly DemoPlans plans = new(changes);
     private ClassId tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 
@@ -357,6 +359,23 @@ public sealed class DemoWorld(
             if (w % 4 != 3 || thisWeek)
                 await Assign(classId, year, teacher, people, open, at, monday.AddDays(4), thisWeek, now);
         }
+        if (classId == tern)
+            await Prepare(classId, year, teacher, people, library, now);
+    }
+
+    private async Task Prepare(
+        ClassId classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        List<SimulatedText> library,
+        DateTimeOffset now
+    )
+    {
+        var depths = (await readers.Roster(classId, year.Clock.At(now))).ToDictionary(r => r.Id, r => r.Depth);
+        var free = library.Where(t => t.Row.Slug is not (KeptForTrying or KeptForThisWeek)).ToList();
+        var monday = year.FirstDay.AddDays(7 * (WeeksGone + 1));
+        await plans.Prepare(classId, year, teacher, people, free, depths, monday, now.AddMinutes(-30));
     }
 
     /// <summary>What happens in some weeks only: records, level checks, goals, groups.</summary>
@@ -399,21 +418,22 @@ public sealed class DemoWorld(
     )
     {
         var depths = (await readers.Roster(classId, year.Clock.At(at))).ToDictionary(r => r.Id, r => r.Depth);
-        foreach (var same in Chosen(people, library, depths, thisWeek))
+        // Whoever tries the application as a reader finds the same text, whatever else there is in the library.
+        var kept = thisWeek ? library.Find(t => t.Row.Slug == KeptForThisWeek) : null;
+        foreach (var same in plans.Texts(people, library, depths, kept))
         {
-            var given = same.Select(x =>
-                    (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: TicketId.New())
-                )
+            var given = same.Select(p => (Reader: p, Version: same.Key.Best(depths[p.Id]), Ticket: TicketId.New()))
                 .ToList();
-            var assignment = new NewAssignment(
-                AssignmentId.New(),
-                classId,
-                same.Key.Row.Id,
-                teacher.Id,
-                at,
-                due,
-                2,
-                "",
+            var assignment = new NewAssignment
+            {
+                Id = AssignmentId.New(),
+                ClassId = classId,
+                AssignedBy = teacher.Id,
+                AssignedAt = at,
+                Terms = new(year.Clock.DayOf(at), due),
+                Task = new(TaskId.New(), same.Key.Row.Id, 2),
+                Aims = [.. given.Select(g => new Aim(classId, ReaderId: g.Reader.Id))],
+                Tickets =
                 [
                     .. given.Select(g => new NewTicket(
                         g.Ticket,
@@ -421,11 +441,11 @@ public sealed class DemoWorld(
                         g.Version.Id,
                         Forecast.Comprehension(depths[g.Reader.Id], g.Version.Depth)
                     )),
-                ]
-            );
+                ],
+            };
             await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Assigned, async (c, t) =>
             {
-                await AssignmentStore.Add(c, t, assignment);
+                await AssignmentWriter.Add(c, t, assignment, year.Clock.DayOf(at));
                 return new(
                     new { assignmentIds = new[] { assignment.Id } },
                     $"Assigned {same.Key.Row.Title} to {given.Count:count} readers"
@@ -434,22 +454,6 @@ public sealed class DemoWorld(
             foreach (var (reader, version, ticket) in given)
                 await Read(reader, same.Key, version, ticket, year, at, thisWeek, now, teacher, classId);
         }
-    }
-
-    private static List<IGrouping<SimulatedText, (SimulatedReader Reader, SimulatedText? Text)>> Chosen(
-        List<SimulatedReader> people,
-        List<SimulatedText> library,
-        Dictionary<ReaderId, Fathoms> depths,
-        bool thisWeek
-    )
-    {
-        // Whoever tries the application as a reader finds the same text, whatever else there is in the library.
-        var kept = thisWeek ? library.Find(t => t.Row.Slug == KeptForThisWeek) : null;
-        return people
-            .Select(p => (Reader: p, Text: (p.Name == KnownReader ? kept : null) ?? p.NextText(library, depths[p.Id])))
-            .Where(x => x.Text is not null)
-            .GroupBy(x => x.Text!)
-            .ToList();
     }
 
     private async Task Read(
@@ -653,26 +657,18 @@ public sealed class DemoWorld(
             .ToList();
         var count = Math.Max(1, people.Count / 6);
         var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
-        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Groups, async (c, t) =>
-            new(
-                await GroupStore.Replace(
-                    c,
-                    t,
-                    classId,
-                    [
-                        .. plan.Groups.Select(
-                            (g, i) =>
-                                new NewGroup(
-                                    GroupNames[i],
-                                    [.. g.Readers.Select(r => ReaderId.From(Guid.Parse(r.Key)))]
-                                )
-                        ),
-                    ],
-                    at
-                ),
-                $"Saved {count:count} groups"
+        var groups = plan
+            .Groups.Select(
+                (g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => ReaderId.From(Guid.Parse(r.Key)))])
             )
-        );
+            .ToList();
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Groups, async (c, t) =>
+        {
+            var formed = await GroupStore.Replace(c, t, classId, groups, at);
+            foreach (var (id, group) in formed.Opened.Zip(groups))
+                plans.Formed(id, group.ReaderIds);
+            return new(formed, $"Saved {count:count} groups");
+        });
     }
 
     private static DateTimeOffset At(DateOnly day, int hour) =>

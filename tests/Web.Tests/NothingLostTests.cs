@@ -130,7 +130,7 @@ public sealed class NothingLostTests(Harness harness)
         await Ask<object>(
             """
             update assignment
-            set due_on = current_date - 2, assigned_at = now() - interval '5 days'
+            set due_on = current_date - 2, visible_from = current_date - 5, assigned_at = now() - interval '5 days'
             where id = (select assignment_id from ticket where id = $1)
             """,
             w.Ticket

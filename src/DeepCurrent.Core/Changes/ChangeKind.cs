@@ -15,6 +15,24 @@ public enum ChangeKind
     /// <summary>Texts were given.</summary>
     Assigned,
 
+    /// <summary>Drafts were given to their readers.</summary>
+    DraftsGiven,
+
+    /// <summary>Drafts were made, of texts or of a week.</summary>
+    Drafted,
+
+    /// <summary>A draft was thrown away.</summary>
+    DraftDiscarded,
+
+    /// <summary>When, or with which directions, something was assigned.</summary>
+    AssignmentChanged,
+
+    /// <summary>Tickets were taken back, brought back, sent back or given again.</summary>
+    Tickets,
+
+    /// <summary>Another text took the place of an assigned one.</summary>
+    TextSwapped,
+
     /// <summary>Goals were set.</summary>
     Goals,
 

@@ -25,8 +25,17 @@ public enum TicketStep
     Marked,
     Released,
     SentBack,
+    GivenAgain,
     TakenBack,
     Restored,
+}
+
+/// <summary>How a round of a ticket began.</summary>
+public enum RoundBegun
+{
+    Given,
+    SentBack,
+    GivenAgain,
 }
 
 /// <summary>How the attempts at one question went.</summary>
@@ -60,6 +69,13 @@ public static class TicketLife
                     or TicketState.Released,
                 TicketStep.SentBack
             ) => TicketState.SentBack,
+            (
+                TicketState.HandedIn
+                    or TicketState.ToMark
+                    or TicketState.Marked
+                    or TicketState.Released,
+                TicketStep.GivenAgain
+            ) => TicketState.Waiting,
             (TicketState.Planned or TicketState.Waiting or TicketState.UnderWay, TicketStep.TakenBack) =>
                 TicketState.TakenBack,
             (TicketState.TakenBack, TicketStep.Restored) => TicketState.Waiting,
@@ -69,6 +85,27 @@ public static class TicketLife
     /// <summary>The states in which a step can happen; what asks the database to take it names these.</summary>
     public static IReadOnlyList<TicketState> From(TicketStep step) =>
         [.. Enum.GetValues<TicketState>().Where(s => After(s, step) is not null)];
+
+    /// <summary>The state after a step in a later round. Taking back ends that round only: what was handed in before
+    /// stays, and so the ticket is where it was then.</summary>
+    /// <param name="marked">Whether the round before has all its marks.</param>
+    public static TicketState? After(TicketState state, TicketStep step, int round, bool marked) =>
+        round == 1 || step is not TicketStep.TakenBack ? After(state, step)
+        : Open(state) ? (marked ? TicketState.Released : TicketState.ToMark)
+        : null;
+
+    /// <summary>How the round begins that a step begins: what was done before stays, and questions can be answered
+    /// anew. Null where it begins none.</summary>
+    public static RoundBegun? Begun(TicketStep step) =>
+        step switch
+        {
+            TicketStep.SentBack => RoundBegun.SentBack,
+            TicketStep.GivenAgain => RoundBegun.GivenAgain,
+            _ => null,
+        };
+
+    /// <summary>Most rounds of one ticket.</summary>
+    public const int MostRounds = 20;
 
     /// <summary>Whether its reader sees it.</summary>
     public static bool Seen(TicketState state) => state is not (TicketState.Planned or TicketState.TakenBack);

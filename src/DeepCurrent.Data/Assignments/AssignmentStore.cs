@@ -10,25 +10,9 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Assignments;
 
-public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId VersionId, Probability Forecast);
-
 /// <summary>Assignments that were given together.</summary>
 /// <param name="AssignmentId">The first of them.</param>
 public sealed record GivenBefore(AssignmentId AssignmentId, ChangeId ChangeId, int Tickets, int Texts);
-
-public sealed record NewAssignment(
-    AssignmentId Id,
-    ClassId ClassId,
-    TextId TextId,
-    AdultId AssignedBy,
-    DateTimeOffset AssignedAt,
-    DateOnly? DueOn,
-    int Attempts,
-    string Directions,
-    IReadOnlyList<NewTicket> Tickets,
-    bool OnTheWay = true,
-    bool Aloud = false
-);
 
 public sealed record AssignmentRow
 {
@@ -42,15 +26,37 @@ public sealed record AssignmentRow
 
     public required DateTimeOffset AssignedAt { get; init; }
 
+    public required string? By { get; init; }
+
+    /// <summary>No reader has it yet.</summary>
+    public required bool Draft { get; init; }
+
+    public required DateOnly VisibleFrom { get; init; }
+
     public required DateOnly? DueOn { get; init; }
 
-    public required int Attempts { get; init; }
+    public required string Heading { get; init; }
 
     public required string Directions { get; init; }
 
+    /// <summary>For colleagues.</summary>
+    public required string Note { get; init; }
+
+    public required int Revision { get; init; }
+
+    public required int Attempts { get; init; }
+
+    public required bool OnTheWay { get; init; }
+
+    public required bool Aloud { get; init; }
+
     public required int Tickets { get; init; }
 
+    public required int Planned { get; init; }
+
     public required int Waiting { get; init; }
+
+    public required int SentBack { get; init; }
 
     public required int UnderWay { get; init; }
 
@@ -116,43 +122,6 @@ public sealed record TextInUse(TextId TextId, string Title, Fathoms Depth, int R
 /// <summary>Assignments of a class, as a teacher sees them.</summary>
 public sealed class AssignmentStore(NpgsqlDataSource db)
 {
-    /// <summary>Gives a text, inside the transaction that lists it. The same once more changes nothing.</summary>
-    /// <returns>False where it has been given before, by the same request.</returns>
-    public static async Task<bool> Add(NpgsqlConnection c, NpgsqlTransaction t, NewAssignment a)
-    {
-        var added = await c.ExecuteAsync(
-            """
-            insert into assignment (
-              id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, on_the_way, aloud)
-            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @OnTheWay, @Aloud)
-            on conflict (id) do nothing
-            """,
-            a,
-            t
-        );
-        if (added == 0)
-            return false;
-        await c.ExecuteAsync(
-            """
-            insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
-            values (@Id, @assignment, @ReaderId, @VersionId, @waiting, @Forecast, @at)
-            """,
-            a.Tickets.Select(k => new
-            {
-                k.Id,
-                assignment = a.Id,
-                k.ReaderId,
-                k.VersionId,
-                k.Forecast,
-                waiting = nameof(TicketState.Waiting),
-                at = a.AssignedAt,
-            }),
-            t
-        );
-        await c.Tell(t, "ticket", a.ClassId);
-        return true;
-    }
-
     /// <summary>What was given of some assignments, by the change that gave it; null where none of them is there
     /// yet.</summary>
     public async Task<GivenBefore?> Given(IReadOnlyList<AssignmentId> assignmentIds, ClassId classId)
@@ -164,7 +133,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                    count(*)::int as texts
             from assignment a
               join change h on h.class_id = a.class_id
-                and h.kind = @kind
+                and h.kind = any(@kinds)
                 and h.detail -> 'assignmentIds' ? a.id::text
             where a.id = any(@ids) and a.class_id = @classId
             group by h.id
@@ -173,55 +142,35 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             {
                 ids = assignmentIds.ToArray(),
                 classId,
-                kind = nameof(ChangeKind.Assigned),
+                kinds = new[] { nameof(ChangeKind.Assigned), nameof(ChangeKind.Drafted) },
             }
         );
     }
 
-    /// <summary>Takes tickets back from their readers; what was done on them is kept. Only tickets not handed in are
-    /// taken.</summary>
-    /// <returns>How many were taken back.</returns>
-    public static async Task<int> TakeBack(
+    /// <summary>Tickets of some assignments, for what is done to all of them.</summary>
+    public static async Task<IReadOnlyList<TicketId>> TicketsOf(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         IReadOnlyList<AssignmentId> assignmentIds,
-        ClassId classId,
-        DateTimeOffset at
-    )
-    {
-        var n = await c.ExecuteAsync(
-            """
-            update ticket k
-            set state = @takenBack, changed_at = @at
-            from assignment a
-            where a.id = k.assignment_id
-              and a.id = any(@ids)
-              and a.class_id = @classId
-              and k.state = any(@from)
-            """,
-            new
-            {
-                ids = assignmentIds.ToArray(),
-                classId,
-                at,
-                takenBack = nameof(TicketState.TakenBack),
-                from = TicketStates.From(TicketStep.TakenBack),
-            },
-            t
-        );
-        await c.Tell(t, "ticket", classId);
-        return n;
-    }
+        ClassId classId
+    ) =>
+        (
+            await c.QueryAsync<TicketId>(
+                "select id from ticket where assignment_id = any(@ids) and class_id = @classId limit 20000",
+                new { ids = assignmentIds.ToArray(), classId },
+                t
+            )
+        ).AsList();
 
     public async Task<IReadOnlyList<AssignmentRow>> Of(ClassId classId)
     {
         return (
             await db.All<AssignmentRow>(
-                RowSql + " where a.class_id = @classId group by a.id, t.title order by a.assigned_at desc limit 200",
+                $"{RowSql} where a.class_id = @classId {RowGroups} order by a.assigned_at desc limit 200",
                 new { classId }
             )
         )
-            .Where(a => a.Tickets > 0)
+            .Where(a => a.Draft || a.Tickets > 0)
             .ToList();
     }
 
@@ -229,11 +178,24 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     public async Task<AssignmentRow?> Find(AssignmentId id, SchoolId schoolId)
     {
         return await db.One<AssignmentRow>(
-            RowSql
-                + " join class c on c.id = a.class_id where a.id = @id and c.school_id = @schoolId group by "
-                + "a.id, t.title",
+            $"{RowSql} join class c on c.id = a.class_id where a.id = @id and c.school_id = @schoolId {RowGroups}",
             new { id, schoolId }
         );
+    }
+
+    /// <summary>An assignment of a class; null if it is not in that class.</summary>
+    public Task<AssignmentRow?> InClass(AssignmentId id, ClassId classId) =>
+        db.One<AssignmentRow>($"{RowSql} where a.id = @id and a.class_id = @classId {RowGroups}", new { id, classId });
+
+    /// <summary>What is to be done in an assignment: of one whose text was swapped, the text that came last.</summary>
+    public Task<TaskId> TaskOf(AssignmentId id) =>
+        db.Single<TaskId>("select id from task where assignment_id = @id order by position desc limit 1", new { id });
+
+    /// <summary>Says to whoever looks that something of a class's assignments is otherwise now.</summary>
+    public async Task Tell(ClassId classId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await c.Tell(null, "ticket", classId);
     }
 
     public async Task<IReadOnlyList<TicketRow>> Tickets(AssignmentId assignmentId)
@@ -250,11 +212,12 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         var place = await c.QuerySingleOrDefaultAsync<(ClassId ClassId, TextId TextId, string Title, DateOnly? DueOn)>(
             """
-            select a.class_id, a.text_id, t.title, a.due_on
+            select k.class_id, y.text_id, t.title, a.due_on
             from ticket k
               join assignment a on a.id = k.assignment_id
-              join text t on t.id = a.text_id
-              join class c on c.id = a.class_id
+              join task y on y.id = k.task_id
+              join text t on t.id = y.text_id
+              join class c on c.id = k.class_id
             where k.id = @ticketId and c.school_id = @schoolId
             """,
             new { ticketId, schoolId }
@@ -279,8 +242,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 select distinct on (reader_id) reader_id, state
                 from (
                   select k.reader_id, k.state, a.assigned_at as at
-                  from ticket k join assignment a on a.id = k.assignment_id
-                  where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> {TicketStates.TakenBack}
+                  from ticket k
+                    join assignment a on a.id = k.assignment_id
+                    join task y on y.id = k.task_id
+                  where y.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> {TicketStates.TakenBack}
                   union all
                   select n.reader_id, null, s.served_at
                   from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
@@ -301,13 +266,14 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     {
         return await db.All<TextInUse>(
             $"""
-            select a.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
+            select y.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
             from assignment a
-              join text t on t.id = a.text_id
               join ticket k on k.assignment_id = a.id
+              join task y on y.id = k.task_id
+              join text t on t.id = y.text_id
               join version v on v.id = k.version_id
-            where a.class_id = @classId and a.assigned_at >= @since and k.state <> {TicketStates.TakenBack}
-            group by a.text_id, t.title
+            where k.class_id = @classId and a.assigned_at >= @since and k.state in ({TicketStates.Seen})
+            group by y.text_id, t.title
             order by max(a.assigned_at) desc
             limit 14
             """,
@@ -334,7 +300,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             await c.QueryAsync<(TicketId Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>(
                 """
                 select k.id, t.title, a.assigned_at, a.due_on
-                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+                from ticket k
+                  join assignment a on a.id = k.assignment_id
+                  join task y on y.id = k.task_id
+                  join text t on t.id = y.text_id
                 where k.reader_id = @readerId
                 limit 2000
                 """,
@@ -394,9 +363,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                    coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
             from enrolment e
               join ticket k on k.reader_id = e.reader_id
-              join assignment a on a.id = k.assignment_id
-              join text t on t.id = a.text_id
               join version v on v.id = k.version_id
+              join text t on t.id = v.text_id
             where e.class_id = @classId
               and e.to_day is null
               and k.state = {TicketStates.Released}
@@ -409,20 +377,30 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
-    private static readonly string RowSql = $"""
-        select a.id, a.class_id, a.text_id, t.title, a.assigned_at, a.due_on, a.attempts, a.directions,
+    // Of an assignment whose text was swapped, the text that came last.
+    internal static readonly string RowSql = $"""
+        select a.id, a.class_id, y.text_id, t.title, a.assigned_at, p.name as "by", a.draft, a.visible_from, a.due_on,
+               a.heading, a.directions, a.note, a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
+               count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,
                count(k.id) filter (where k.state = {TicketStates.Waiting})::int as waiting,
+               count(k.id) filter (where k.state = {TicketStates.SentBack})::int as sent_back,
                count(k.id) filter (where k.state = {TicketStates.UnderWay})::int as under_way,
-               count(k.id) filter (where k.handed_in_at is not null and k.state <> {TicketStates.TakenBack})::int as done,
+               count(k.id) filter (where k.state in ({TicketStates.Done}))::int as done,
                count(k.id) filter (where k.state in ({TicketStates.AtMarking}))::int as to_mark,
                (
                  select max(r.at)
                  from text_revision r
-                 where r.text_id = a.text_id and r.revision > 1 and r.at > a.assigned_at) as corrected_at,
+                 where r.text_id = y.text_id and r.revision > 1 and r.at > a.assigned_at) as corrected_at,
                avg(k.score) as mean_score, a.chosen
-        from assignment a join text t on t.id = a.text_id left join ticket k on k.assignment_id = a.id
+        from assignment a
+          join lateral (select * from task where assignment_id = a.id order by position desc limit 1) y on true
+          join text t on t.id = y.text_id
+          left join adult p on p.id = a.assigned_by
+          left join ticket k on k.assignment_id = a.id
         """;
+
+    internal const string RowGroups = "group by a.id, y.text_id, y.attempts, y.on_the_way, y.aloud, t.title, p.name";
 
     private const string TicketSql = """
         select k.id, k.reader_id, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state,

@@ -35,6 +35,9 @@ public sealed record ChosenTicket(
 /// <summary>What readers may choose for themselves, and have chosen.</summary>
 public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
 {
+    /// <summary>At each question of a text of one's own choosing.</summary>
+    private const int Tries = 2;
+
     public async Task<ChoiceRules> Rules(ClassId classId)
     {
         return Database.FromJson<ChoiceRules>(
@@ -79,8 +82,11 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         var all = (
             await c.QueryAsync<(TextId TextId, string Topic, bool Chosen, bool Done)>(
                 $"""
-                select a.text_id, t.topic, a.chosen, k.handed_in_at is not null
-                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+                select y.text_id, t.topic, a.chosen, k.handed_in_at is not null
+                from ticket k
+                  join assignment a on a.id = k.assignment_id
+                  join task y on y.id = k.task_id
+                  join text t on t.id = y.text_id
                 where k.reader_id = @readerId and k.state <> {TicketStates.TakenBack}
                 limit 5000
                 """,
@@ -102,7 +108,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             $"""
             select k.id
             from ticket k join assignment a on a.id = k.assignment_id
-            where k.reader_id = @readerId and a.text_id = @textId and a.chosen and k.state <> {TicketStates.TakenBack}
+            where k.reader_id = @readerId and a.chosen_text = @textId and k.state <> {TicketStates.TakenBack}
             """,
             new { readerId, textId }
         );
@@ -115,7 +121,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
           and a.chosen
           and k.handed_in_at is null
           and k.state <> {TicketStates.TakenBack}
-          and a.text_id <> @TextId
+          and a.chosen_text <> @TextId
         """;
 
     /// <summary>Gives a reader the text they chose. A text that was put back may be taken again.</summary>
@@ -131,9 +137,9 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             return null;
         var assignment = await c.ExecuteScalarAsync<AssignmentId>(
             """
-            insert into assignment (id, class_id, text_id, assigned_at, attempts, chosen)
-            values (@id, @ClassId, @TextId, @At, 2, true)
-            on conflict (class_id, text_id)
+            insert into assignment (id, class_id, assigned_at, visible_from, chosen, chosen_text)
+            values (@id, @ClassId, @At, @day, true, @TextId)
+            on conflict (class_id, chosen_text)
             where chosen do update
             set assigned_at = greatest(assignment.assigned_at, excluded.assigned_at)
             returning id
@@ -144,6 +150,22 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
                 k.ClassId,
                 k.TextId,
                 k.At,
+                day = DateOnly.FromDateTime(k.At.UtcDateTime),
+            },
+            t
+        );
+        await c.ExecuteAsync(
+            """
+            insert into task (id, assignment_id, position, text_id, attempts, on_the_way, aloud)
+            values (@id, @assignment, 0, @TextId, @tries, true, false)
+            on conflict (assignment_id, position) do nothing
+            """,
+            new
+            {
+                id = TaskId.New(),
+                assignment,
+                k.TextId,
+                tries = Tries,
             },
             t
         );
@@ -161,9 +183,12 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     ) =>
         c.ExecuteScalarAsync<TicketId>(
             """
-            insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
-            values (@Id, @assignment, @ReaderId, @VersionId, @waiting, @Forecast, @At)
-            on conflict (assignment_id, reader_id) do update
+            insert into ticket (
+              id, assignment_id, task_id, class_id, reader_id, version_id, state, forecast, changed_at)
+            select @Id, y.assignment_id, y.id, @ClassId, @ReaderId, @VersionId, @waiting, @Forecast, @At
+            from task y
+            where y.assignment_id = @assignment
+            on conflict (task_id, reader_id) do update
             set state = case when ticket.state = any(@from) then excluded.state else ticket.state end,
               changed_at = excluded.changed_at
             returning id
@@ -172,6 +197,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             {
                 k.Id,
                 assignment,
+                k.ClassId,
                 k.ReaderId,
                 k.VersionId,
                 k.Forecast,
@@ -196,7 +222,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
               and k.id = @ticketId
               and k.reader_id = @readerId
               and k.state = any(@from)
-            returning a.class_id
+            returning k.class_id
             """,
             new
             {

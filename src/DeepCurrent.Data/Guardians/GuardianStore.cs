@@ -213,7 +213,10 @@ public sealed class GuardianStore(NpgsqlDataSource db)
             $"""
             select t.title, k.handed_in_at, a.due_on, case when k.state = {TicketStates.Released} then k.score end as score,
               coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
-            from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+            from ticket k
+              join assignment a on a.id = k.assignment_id
+              join task y on y.id = k.task_id
+              join text t on t.id = y.text_id
             where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
             order by coalesce(k.handed_in_at, a.assigned_at) desc
             limit 30

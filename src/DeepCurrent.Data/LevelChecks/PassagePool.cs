@@ -94,8 +94,8 @@ internal sealed class PassagePool(TextStore texts)
                   and v.depth between @from and @to and {which}
                   and not exists (
                     select 1
-                    from ticket k join assignment a on a.id = k.assignment_id
-                    where k.reader_id = @readerId and a.text_id = t.id)
+                    from ticket k join task y on y.id = k.task_id
+                    where k.reader_id = @readerId and y.text_id = t.id)
                   and not exists (
                     select 1
                     from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id

@@ -65,7 +65,7 @@ public static class ReaderThings
             OnDelete.Cascades,
             Work: true,
             "readings",
-            Twin: "m.assignment_id = x.assignment_id"
+            Twin: "m.task_id = x.task_id"
         ),
         new(
             "sitting",
@@ -138,6 +138,15 @@ public static class ReaderThings
             "groups",
             Key: "group_id",
             Twin: "m.group_id = x.group_id"
+        ),
+        new(
+            "aim",
+            n => $"{n:count} assignments meant by name",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: false,
+            null,
+            Twin: "m.assignment_id = x.assignment_id and m.class_id = x.class_id"
         ),
         new(
             "class_picture",

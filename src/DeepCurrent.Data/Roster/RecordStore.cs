@@ -37,10 +37,19 @@ public sealed class RecordStore(NpgsqlDataSource db)
                 select json_agg(
                   json_build_object(
                     'question', q.stem, 'response', n.response, 'mark', n.mark, 'comment', n.comment, 'correct',
-                    n.correct, 'attempt', n.attempt, 'at', n.at, 'tooFast', n.too_fast)
+                    n.correct, 'round', n.round, 'attempt', n.attempt, 'at', n.at, 'tooFast', n.too_fast)
                   order by n.at)
                 from answer n join question q on q.id = n.question_id
                 where n.ticket_id = k.id),
+              'rounds',
+              (
+                select json_agg(
+                  json_build_object(
+                    'round', d.number, 'begun', d.begun, 'begunAt', d.begun_at, 'comment', d.comment, 'handedInAt',
+                    d.handed_in_at, 'score', d.score)
+                  order by d.number)
+                from round d
+                where d.ticket_id = k.id),
               'spells',
               (
                 select json_agg(
@@ -50,8 +59,8 @@ public sealed class RecordStore(NpgsqlDataSource db)
                 where s.ticket_id = k.id)) order by a.assigned_at)
             from ticket k
               join assignment a on a.id = k.assignment_id
-              join text t on t.id = a.text_id
               join version v on v.id = k.version_id
+              join text t on t.id = v.text_id
             where k.reader_id = r.id),
           'oralReadings',
           (

@@ -35,6 +35,7 @@ public static partial class ClosedSets
         new("pass", "purpose", Of<PassPurpose>()),
         new("question", "kind", Of<QuestionKind>()),
         new("reader", "secret_kind", Of<SecretKind>()),
+        new("round", "begun", Of<RoundBegun>()),
         new("running_record", "listening", Of<ListeningState>()),
         new("set_aside", "kind", Of<SetAsideKind>()),
         new("sign_in_event", "kind", Of<SignInEvent>()),

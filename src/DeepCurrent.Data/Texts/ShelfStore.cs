@@ -242,9 +242,9 @@ public sealed class ShelfStore(NpgsqlDataSource db)
                 $"""
                 select text_id, count(*)::int
                 from (
-                  select a.text_id
-                  from assignment a join ticket k on k.assignment_id = a.id
-                  where a.class_id = @classId and k.handed_in_at is not null
+                  select y.text_id
+                  from ticket k join task y on y.id = k.task_id
+                  where k.class_id = @classId and k.handed_in_at is not null
                   union all
                   select s.text_id
                   from sitting n join sitting_part p on p.sitting_id = n.id join stage s on s.part_id = p.id
@@ -267,10 +267,10 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         return (
             await db.All<(TextId, int)>(
                 """
-                select a.text_id, count(*)::int
-                from assignment a join class s on s.id = a.class_id
-                where s.school_id = @schoolId
-                group by a.text_id
+                select y.text_id, count(*)::int
+                from assignment a join class s on s.id = a.class_id join task y on y.assignment_id = a.id
+                where s.school_id = @schoolId and not a.draft
+                group by y.text_id
                 limit 50000
                 """,
                 new { schoolId }

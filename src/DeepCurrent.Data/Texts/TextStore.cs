@@ -180,8 +180,8 @@ public sealed class TextStore(NpgsqlDataSource db)
                  where q.text_id = t.id and not q.retired and q.place is not null) as on_the_way,
                (
                  select count(*)::int
-                 from assignment a join ticket k on k.assignment_id = a.id
-                 where a.text_id = t.id and a.class_id = @classId and k.handed_in_at is not null) as used
+                 from task y join ticket k on k.task_id = y.id
+                 where y.text_id = t.id and k.class_id = @classId and k.handed_in_at is not null) as used
         from text t
         where case
           when @ids::uuid[] is null then t.school_id is null

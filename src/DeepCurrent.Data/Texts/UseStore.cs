@@ -50,22 +50,23 @@ public sealed class UseStore(NpgsqlDataSource db)
                  order by (select sum(s.seconds) from spell s where s.ticket_id = k.id)
                ) filter (where k.handed_in_at is not null) / 60 as minutes,
                max(k.handed_in_at) as last
-        from assignment a join class c on c.id = a.class_id join ticket k on k.assignment_id = a.id
-        where a.text_id = @textId
+        from task y join ticket k on k.task_id = y.id join class c on c.id = k.class_id
+        where y.text_id = @textId
           and c.school_id = @schoolId
           and (@classId::uuid is null or c.id = @classId)
           and k.state <> {TicketStates.TakenBack};
         with first as (
           select w.question_id, w.correct, q.kind, q.choices, w.response
-          from assignment a
-            join class c on c.id = a.class_id
-            join ticket k on k.assignment_id = a.id
+          from task y
+            join ticket k on k.task_id = y.id
+            join class c on c.id = k.class_id
             join answer w on w.ticket_id = k.id
             join question q on q.id = w.question_id
-          where a.text_id = @textId
+          where y.text_id = @textId
             and c.school_id = @schoolId
             and (@classId::uuid is null or c.id = @classId)
             and k.handed_in_at is not null
+            and w.round = 1
             and w.attempt = 1
             and w.correct is not null
             and not w.too_fast

@@ -140,7 +140,7 @@ public sealed class AnswerWriter
         var said = given.Said(question);
         if (!Scoring.Answers(question, said, sentences))
             return AnswerOutcome.NoAnswer;
-        var attempts = have.Where(a => a.QuestionId == given.QuestionId)
+        var attempts = have.Where(a => a.QuestionId == given.QuestionId && a.Round == ticket.Round)
             .OrderBy(a => a.Attempt)
             .Select(a => a.Right)
             .ToList();
@@ -161,7 +161,8 @@ public sealed class AnswerWriter
             tooFast,
             null,
             "",
-            now
+            now,
+            ticket.Round
         );
         have.Add(row);
         rows.Add(new(ticket.Id, row, ticket.State is not TicketState.UnderWay));
@@ -170,11 +171,12 @@ public sealed class AnswerWriter
 
     private const string InsertSql = """
         insert into answer (
-          id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, too_fast)
-        select id, ticket_id, question_id, attempt, response::jsonb, correct, at, received_at, milliseconds, too_fast
+          id, ticket_id, question_id, round, attempt, response, correct, at, received_at, milliseconds, too_fast)
+        select id, ticket_id, question_id, round, attempt, response::jsonb, correct, at, received_at, milliseconds,
+          too_fast
         from unnest(
-          @ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @tooFasts)
-          x (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, too_fast)
+          @ids, @tickets, @questions, @rounds, @attempts, @responses, @corrects, @ats, @receiveds, @times, @tooFasts)
+          x (id, ticket_id, question_id, round, attempt, response, correct, at, received_at, milliseconds, too_fast)
         """;
 
     private static async Task Insert(NpgsqlConnection c, NpgsqlTransaction t, List<Row> rows)
@@ -187,6 +189,7 @@ public sealed class AnswerWriter
                 ids = a.Select(x => x.Id).ToArray(),
                 tickets = rows.Select(r => r.TicketId).ToArray(),
                 questions = a.Select(x => x.QuestionId).ToArray(),
+                rounds = a.Select(x => x.Round).ToArray(),
                 attempts = a.Select(x => x.Attempt).ToArray(),
                 responses = a.Select(x => Database.ToJson(x.Response)).ToArray(),
                 corrects = a.Select(x => x.Correct).ToArray(),

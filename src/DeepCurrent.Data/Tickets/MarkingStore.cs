@@ -35,10 +35,11 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
             select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, x.title, k.handed_in_at, k.state,
                    count(w.id)::int as written, count(w.mark)::int as marked
             from ticket k
-              join assignment a on a.id = k.assignment_id
+              join task y on y.id = k.task_id
               join reader r on r.id = k.reader_id
-              join text x on x.id = a.text_id
+              join text x on x.id = y.text_id
               left join answer w on w.ticket_id = k.id
+                and w.round = k.round
                 and exists (
                   select 1
                   from question q
@@ -46,7 +47,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                     and q.kind in ({QuestionKinds.Written})
                     and q.place is null
                     and not q.retired)
-            where a.class_id = @classId and k.state in ({TicketStates.AtMarking})
+            where k.class_id = @classId and k.state in ({TicketStates.AtMarking})
             group by k.id, k.reader_id, r.given_name, r.family_name, x.title
             order by k.handed_in_at
             limit 500

@@ -7,13 +7,24 @@ namespace DeepCurrent.Data.Tickets;
 /// rules, so that none can be misspelt or forgotten.</summary>
 internal static class TicketStates
 {
-    public const string Waiting = $"'{nameof(TicketState.Waiting)}'",
+    public const string Planned = $"'{nameof(TicketState.Planned)}'",
+        Waiting = $"'{nameof(TicketState.Waiting)}'",
         UnderWay = $"'{nameof(TicketState.UnderWay)}'",
+        SentBack = $"'{nameof(TicketState.SentBack)}'",
         Released = $"'{nameof(TicketState.Released)}'",
         TakenBack = $"'{nameof(TicketState.TakenBack)}'";
 
     /// <summary>Those a reader sees.</summary>
     public static readonly string Seen = Members.Where<TicketState>(TicketLife.Seen);
+
+    /// <summary>Those that are handed in and count.</summary>
+    public static readonly string Done = Members.Where<TicketState>(TicketLife.Done);
+
+    /// <summary>Those in which a reader may read and answer, for <c>= any(@open)</c>.</summary>
+    public static readonly string[] Open =
+    [
+        .. Enum.GetValues<TicketState>().Where(TicketLife.Open).Select(s => s.ToString()),
+    ];
 
     /// <summary>Those that wait for a person.</summary>
     public static readonly string AtMarking = Members.Where<TicketState>(TicketLife.AtMarking);

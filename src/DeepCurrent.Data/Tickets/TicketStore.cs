@@ -44,6 +44,15 @@ public sealed record MyTicket
 
     /// <summary>To be read aloud and recorded.</summary>
     public required bool Aloud { get; init; }
+
+    /// <summary>The teacher's, under which it stands; empty for none.</summary>
+    public required string Heading { get; init; }
+
+    /// <summary>Of the teacher, who sent it back or gave it again; empty where it is the first round.</summary>
+    public required string? Comment { get; init; }
+
+    /// <summary>1 for the first.</summary>
+    public required int Round { get; init; }
 }
 
 /// <summary>One ticket, ready to be worked on.</summary>
@@ -78,6 +87,9 @@ public sealed record OpenTicket
     public required bool OnTheWay { get; init; }
 
     public required bool Aloud { get; init; }
+
+    /// <summary>1 for the first; sent back or given again it begins another.</summary>
+    public required int Round { get; init; }
 }
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
@@ -93,7 +105,8 @@ public sealed record AnswerRow(
     bool TooFast,
     int? Mark,
     string Comment,
-    DateTimeOffset ReceivedAt
+    DateTimeOffset ReceivedAt,
+    int Round
 )
 {
     public bool Right => Correct ?? false;
@@ -114,14 +127,18 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                    (
                      select count(distinct w.question_id)::int
                      from answer w join question q on q.id = w.question_id
-                     where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
-                   k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen, a.aloud
+                     where w.ticket_id = k.id and w.round = k.round and not q.retired and q.place is null) as answered,
+                   k.state, a.due_on, a.directions, a.heading, coalesce(d.score, k.score) as score,
+                   case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
+                   y.aloud, k.round, d.comment
             from ticket k
               join assignment a on a.id = k.assignment_id
-              join text t on t.id = a.text_id
+              join task y on y.id = k.task_id
+              join text t on t.id = y.text_id
+              left join round d on d.ticket_id = k.id and d.number = k.round
               join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
-            order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
+            order by 13 desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
             limit 200
             """,
             new { readerId }
@@ -135,15 +152,17 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     }
 
     private static readonly string OpenSql = $"""
-        select k.id, k.reader_id, a.text_id, k.version_id, k.state,
-          a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score,
-          a.directions, a.class_id, c.school_year_id,
-               coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.on_the_way, a.aloud
+        select k.id, k.reader_id, y.text_id, k.version_id, k.state,
+          y.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, d.score,
+          a.directions, k.class_id, c.school_year_id, k.round,
+               coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, y.on_the_way, y.aloud
         from ticket k
           join assignment a on a.id = k.assignment_id
-          join class c on c.id = a.class_id
+          join task y on y.id = k.task_id
+          join class c on c.id = k.class_id
           join version v on v.id = k.version_id
           join reader r on r.id = k.reader_id
+          left join round d on d.ticket_id = k.id and d.number = k.round
         where k.state in ({TicketStates.Seen})
         """;
 
@@ -200,10 +219,10 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
             await c.QueryAsync<AnswerFlat>(
                 """
                 select id, question_id, attempt, response::text as response, correct, at, milliseconds, too_fast, mark,
-                  comment, received_at, ticket_id
+                  comment, received_at, round, ticket_id
                 from answer
                 where ticket_id = any(@ticketIds)
-                order by at, attempt
+                order by round, at, attempt
                 limit 40000
                 """,
                 new { ticketIds = ticketIds.ToArray() },
@@ -223,6 +242,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         int? Mark,
         string Comment,
         DateTimeOffset ReceivedAt,
+        int Round,
         TicketId TicketId
     )
     {
@@ -238,7 +258,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                 TooFast,
                 Mark,
                 Comment,
-                ReceivedAt
+                ReceivedAt,
+                Round
             );
     }
 
@@ -281,7 +302,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
             on conflict (id) do update
             set seconds = greatest(spell.seconds, excluded.seconds)
             where spell.ticket_id = excluded.ticket_id;
-            update ticket set page = greatest(page, @page) where id = @Id and handed_in_at is null
+            update ticket set page = greatest(page, @page) where id = @Id and state = any(@open)
             """,
             new
             {
@@ -290,6 +311,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                 page,
                 seconds,
                 startedAt,
+                open = TicketStates.Open,
             }
         );
     }

@@ -30,7 +30,9 @@ internal sealed class TicketWork
     {
         var answered = new AnsweredQuiz(
             await texts.Questions(c, t, ticket.TextId),
-            answers.Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At))
+            answers
+                .Where(a => a.Round == ticket.Round)
+                .Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At))
         );
         var ofText = answered.AsksForSentences ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count : 0;
         return new(ticket, answered, ofText);
@@ -52,10 +54,15 @@ internal sealed class TicketWork
     private const string SettleSql = """
         update ticket
         set state = @state, handed_in_at = coalesce(handed_in_at, @handedInAt, @now),
-          received_at = coalesce(received_at, @now), changed_at = @now, score = @score,
-          before_mean = coalesce(before_mean, @bm), before_sd = coalesce(before_sd, @bs), after_mean = @am,
-          after_sd = @asd, version_depth = @VersionDepth
-        where id = @Id
+          received_at = coalesce(received_at, @now), changed_at = @now,
+          score = case when round = 1 then @score else score end,
+          before_mean = coalesce(before_mean, @bm), before_sd = coalesce(before_sd, @bs),
+          after_mean = case when round = 1 then @am else after_mean end,
+          after_sd = case when round = 1 then @asd else after_sd end, version_depth = @VersionDepth
+        where id = @Id;
+        update round
+        set handed_in_at = coalesce(handed_in_at, @handedInAt, @now), score = @score
+        where ticket_id = @Id and number = @Round
         """;
 
     /// <summary>Puts the ticket into a state, with its score once everything is marked, and runs the reader's evidence
@@ -73,7 +80,8 @@ internal sealed class TicketWork
     )
     {
         var before = (await DepthKeeper.Trail(c, t, ticket.ReaderId, year, chart, now)).Now;
-        var pieces = quiz.Pieces(ticket.VersionDepth, sentences).Select(Row).ToList();
+        // Only the first round is evidence: who answers again knows the questions.
+        var pieces = ticket.Round > 1 ? [] : quiz.Pieces(ticket.VersionDepth, sentences).Select(Row).ToList();
         await DepthKeeper.Insert(c, t, ticket.ReaderId, pieces, null);
         // A mark that was changed changes its evidence.
         if (handedInAt is null)
@@ -85,6 +93,7 @@ internal sealed class TicketWork
             new
             {
                 ticket.Id,
+                ticket.Round,
                 ticket.VersionDepth,
                 state = settled.State.ToString(),
                 now,

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
@@ -36,11 +37,14 @@ public sealed record FitView(
 /// <summary>What is forecast of one version for one reader.</summary>
 public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
 
+/// <summary>Texts, for readers, from a day to a day.</summary>
 /// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
 /// <param name="Aloud">To be read aloud and recorded.</param>
 /// <param name="OnTheWay">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
 /// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
+/// <param name="VisibleFrom">Today if it is not said.</param>
+/// <param name="Draft">Kept, and given later.</param>
 public sealed record AssignRequest(
     IReadOnlyList<ReaderId> ReaderIds,
     TextId? TextId,
@@ -51,7 +55,11 @@ public sealed record AssignRequest(
     IReadOnlyDictionary<ReaderId, VersionId>? Versions,
     bool? OnTheWay,
     bool? Aloud,
-    IReadOnlyList<TextToGive>? Texts = null
+    IReadOnlyList<TextToGive>? Texts = null,
+    DateOnly? VisibleFrom = null,
+    string? Heading = null,
+    string? Note = null,
+    bool? Draft = null
 );
 
 /// <summary>One text of an assignment.</summary>
@@ -92,8 +100,7 @@ public sealed record AssignmentView(AssignmentRow Assignment, IReadOnlyList<Tick
 /// <summary>Giving texts to readers, and what became of them.</summary>
 public static class AssignmentEndpoints
 {
-    private const int MostReaders = 500,
-        MostTexts = 20;
+    private const int MostTexts = 20;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -104,21 +111,13 @@ public static class AssignmentEndpoints
         api.MapGet("/tickets/{ticketId:guid}", Ticket);
     }
 
-    private static async Task<IReadOnlyList<FitView>> Fit(
-        ClassId classId,
-        FitRequest request,
-        Desk desk,
-        ReaderStore readers,
-        TextStore texts,
-        AssignmentStore assignments
-    )
+    private static async Task<IReadOnlyList<FitView>> Fit(ClassId classId, FitRequest request, Giving giving)
     {
-        await desk.Class(classId, Deed.SeeClass);
-        var school = await desk.School();
-        var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
+        var room = await giving.Class(classId, Deed.SeeClass);
+        var chosen = Giving.Chosen(room, request.ReaderIds);
         var fits = new List<FitView>();
-        foreach (var textId in request.TextIds.Distinct().Take(20))
-            fits.AddRange(await Fits(textId, await texts.Versions(textId, school.Id), chosen, school, assignments));
+        foreach (var textId in request.TextIds.Distinct().Take(MostTexts))
+            fits.AddRange(await giving.Fits(textId, chosen));
         return fits;
     }
 
@@ -126,49 +125,73 @@ public static class AssignmentEndpoints
         ClassId classId,
         AssignRequest request,
         Desk desk,
-        ReaderStore readers,
-        TextStore texts,
+        Giving giving,
         AssignmentStore assignments,
         ChangeStore changes
     )
     {
-        var place = await desk.Class(classId, Deed.Assign);
+        var room = await giving.Class(classId, Deed.Assign);
+        var today = await desk.Today();
+        var terms = new AssignmentTerms(
+            request.VisibleFrom ?? today,
+            request.DueOn,
+            request.Heading ?? "",
+            request.Directions ?? "",
+            request.Note ?? ""
+        ).Tidy();
         new Faults()
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
-            .If(request.Directions?.Length > 500, "directions", $"Use 500 letters or fewer.")
-            .If(
-                request.DueOn is { } due && due < await desk.Today(),
-                "dueOn",
-                $"This day has passed. Choose today or a later day."
-            )
+            .Of(terms.Faults(today))
             .Refuse();
-        var school = await desk.School();
-        var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
+        var chosen = Giving.Chosen(room, request.ReaderIds);
         var wanted = Wanted(request);
         // The same request again, after a lost answer, is what it was.
         if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Tickets, b.Texts);
         var given = new List<(string Title, NewAssignment Assignment)>();
         foreach (var w in wanted)
-            if (await ToGive(w, request, place, chosen, school, desk, texts, assignments) is { } one)
-                given.Add(one);
+        {
+            var title = await giving.TitleOf(w.TextId);
+            var tickets = await giving.Tickets(w.TextId, chosen, w.Versions, request.SkipGiven);
+            if (tickets.Count == 0)
+                continue;
+            var meant = chosen.Where(r => tickets.Any(k => k.ReaderId == r.Id)).ToList();
+            var assignment = new NewAssignment
+            {
+                Id = w.Id,
+                ClassId = classId,
+                AssignedBy = desk.Who.Adult,
+                AssignedAt = desk.Now,
+                Terms = terms,
+                Task = new(TaskId.New(), w.TextId, request.Attempts, request.OnTheWay ?? true, request.Aloud ?? false),
+                Aims = room.AimsOf(meant),
+                Tickets = request.Draft == true ? [] : tickets,
+            };
+            given.Add((title, assignment));
+        }
         if (given.Count == 0)
             throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
-        var tickets = given.SelectMany(g => g.Assignment.Tickets).ToList();
-        var what = given.Count == 1 ? given[0].Title : $"{given.Count} texts";
-        var to = Counted.Readers(tickets.Select(k => k.ReaderId).Distinct().Count());
         var change = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            ChangeKind.Assigned,
+            request.Draft == true ? ChangeKind.Drafted : ChangeKind.Assigned,
             async (c, t) =>
             {
                 foreach (var (_, g) in given)
-                    if (!await AssignmentStore.Add(c, t, g))
+                    if (!await AssignmentWriter.Add(c, t, g, today))
                         throw Refused.Conflict("given", $"This has been assigned already.");
-                return new(new Assigned([.. given.Select(g => g.Assignment.Id)]), $"Assigned {what} to {to}");
+                return new(new Assigned([.. given.Select(g => g.Assignment.Id)]), Summary(given, chosen.Count));
             }
         );
-        return new(given[0].Assignment.Id, change!.Id, tickets.Count, given.Count);
+        return new(given[0].Assignment.Id, change!.Id, given.Sum(g => g.Assignment.Tickets.Count), given.Count);
+    }
+
+    private static Message Summary(IReadOnlyList<(string Title, NewAssignment Assignment)> given, int chosen)
+    {
+        var what = given.Count == 1 ? given[0].Title : $"{given.Count} texts";
+        if (given[0].Assignment.Tickets.Count == 0)
+            return $"Drafted {what} for {Counted.Readers(chosen)}";
+        var readers = given.SelectMany(g => g.Assignment.Tickets).Select(k => k.ReaderId).Distinct().Count();
+        return $"Assigned {what} to {Counted.Readers(readers)}";
     }
 
     private static IReadOnlyList<TextToGive> Wanted(AssignRequest request)
@@ -185,120 +208,6 @@ public static class AssignmentEndpoints
         if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count)
             throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
         return wanted;
-    }
-
-    /// <summary>One text with a ticket for each who is to have it; null where nobody is left to give it to.</summary>
-    private static async Task<(string Title, NewAssignment Assignment)?> ToGive(
-        TextToGive wanted,
-        AssignRequest request,
-        ClassPlace place,
-        IReadOnlyList<RosterRow> chosen,
-        School school,
-        Desk desk,
-        TextStore texts,
-        AssignmentStore assignments
-    )
-    {
-        var title = (await texts.Find(wanted.TextId, place.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
-        if ((await texts.Questions(wanted.TextId)).All(q => q.OnTheWay))
-            throw Refused.Field("textIds", $"“{title}” has no quiz yet. Add one, or choose another text.");
-        var versions = await texts.Versions(wanted.TextId, place.SchoolId);
-        var fits = (await Fits(wanted.TextId, versions, chosen, school, assignments))
-            .Where(f => !request.SkipGiven || f.Before is null)
-            .ToList();
-        if (fits.Count == 0)
-            return null;
-        return (
-            title,
-            new(
-                wanted.Id,
-                place.Id,
-                wanted.TextId,
-                desk.Who.Adult,
-                desk.Now,
-                request.DueOn,
-                request.Attempts,
-                request.Directions?.Trim() ?? "",
-                [.. fits.Select(f => Fixed(f, wanted.Versions, versions, chosen))],
-                request.OnTheWay ?? true,
-                request.Aloud ?? false
-            )
-        );
-    }
-
-    private static NewTicket Fixed(
-        FitView fit,
-        IReadOnlyDictionary<ReaderId, VersionId>? chosenVersions,
-        IReadOnlyList<VersionHead> versions,
-        IReadOnlyList<RosterRow> readers
-    )
-    {
-        if (
-            chosenVersions?.TryGetValue(fit.ReaderId, out var wanted) != true
-            || versions.FirstOrDefault(v => v.Id == wanted) is not { } version
-        )
-            return new(TicketId.New(), fit.ReaderId, fit.VersionId, new(fit.Forecast / 100.0));
-        var reader = readers.First(r => r.Id == fit.ReaderId);
-        return new(
-            TicketId.New(),
-            fit.ReaderId,
-            version.Id,
-            Core.Depth.Forecast.Comprehension(reader.Depth, version.Depth)
-        );
-    }
-
-    /// <summary>Those of the class who were chosen; a reader of another class is as unknown as one that does not
-    /// exist.</summary>
-    private static async Task<IReadOnlyList<RosterRow>> Chosen(
-        ClassId classId,
-        IReadOnlyList<ReaderId> ids,
-        ReaderStore readers,
-        Desk desk
-    )
-    {
-        new Faults()
-            .If(ids.Count == 0, "readerIds", $"Choose at least one reader.")
-            .If(ids.Count > MostReaders, "readerIds", $"Choose at most {MostReaders} readers at a time.")
-            .Refuse();
-        var roster = (await readers.Roster(classId, await desk.Moment())).ToDictionary(r => r.Id);
-        return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
-    }
-
-    private static VersionFit FitOf(VersionId versionId, Probability forecast, ZoneCuts cuts) =>
-        new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts));
-
-    private static async Task<IReadOnlyList<FitView>> Fits(
-        TextId textId,
-        IReadOnlyList<VersionHead> versions,
-        IReadOnlyList<RosterRow> readers,
-        School school,
-        AssignmentStore assignments
-    )
-    {
-        if (versions.Count == 0)
-            throw Refused.NotFound();
-        var depths = versions.Select(v => v.Depth).ToList();
-        var given = await assignments.Given(textId, [.. readers.Select(r => r.Id)]);
-        var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        return
-        [
-            .. readers.Select(r =>
-            {
-                var best = Forecast.BestVersion(r.Depth, depths);
-                var forecast = Forecast.Comprehension(r.Depth, depths[best]);
-                return new FitView(
-                    textId,
-                    r.Id,
-                    versions[best].Id,
-                    versions[best].Label,
-                    versions[best].Depth,
-                    forecast.Percent,
-                    Forecast.ZoneOf(forecast, cuts),
-                    given.TryGetValue(r.Id, out var before) ? before : null,
-                    [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(r.Depth, v.Depth), cuts))]
-                );
-            }),
-        ];
     }
 
     private static async Task<IReadOnlyList<AssignmentRow>> All(ClassId classId, Desk desk, AssignmentStore assignments)

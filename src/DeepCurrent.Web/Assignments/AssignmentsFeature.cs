@@ -7,7 +7,23 @@ namespace DeepCurrent.Web.Assignments;
 public sealed class AssignmentsFeature : IFeature
 {
     public void Add(IServiceCollection services, IConfiguration settings) =>
-        services.AddSingleton<AssignmentStore>().AddUndo<UndoAssigned>();
+        services
+            .AddSingleton<AssignmentStore>()
+            .AddSingleton<WeekStore>()
+            .AddScoped<Giving>()
+            .AddWork<Showing>()
+            .AddUndo<UndoAssigned>()
+            .AddUndo<UndoDraftsGiven>()
+            .AddUndo<UndoDrafted>()
+            .AddUndo<UndoDiscarded>()
+            .AddUndo<UndoTerms>()
+            .AddUndo<UndoTickets>()
+            .AddUndo<UndoSwapped>();
 
-    public void Map(RouteGroupBuilder api) => AssignmentEndpoints.Map(api);
+    public void Map(RouteGroupBuilder api)
+    {
+        AssignmentEndpoints.Map(api);
+        WeekEndpoints.Map(api);
+        PlanEndpoints.Map(api);
+    }
 }

@@ -1,21 +1,116 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.Assignments;
 
-/// <summary>What was given at once.</summary>
+/// <summary>What was given, or drafted, at once.</summary>
 internal sealed record Assigned(IReadOnlyList<AssignmentId> AssignmentIds);
+
+/// <summary>Drafts that are no more, as they were.</summary>
+internal sealed record Discarded(IReadOnlyList<NewAssignment> Drafts);
+
+internal sealed record TermsChanged(AssignmentId AssignmentId, AssignmentTerms Before, AssignmentTerms After);
+
+internal sealed record TicketsMoved(TicketStep Step, IReadOnlyList<TicketMoved> Tickets);
+
+/// <param name="TaskId">Of the text that came in.</param>
+/// <param name="TakenBack">Tickets of the text that went.</param>
+internal sealed record Swapped(AssignmentId AssignmentId, TaskId TaskId, IReadOnlyList<TicketMoved> TakenBack);
 
 internal sealed class UndoAssigned() : Undoes<Assigned>(ChangeKind.Assigned, Deed.Assign)
 {
     protected override async Task<Message> Undo(UndoAt at, Assigned did)
     {
-        var taken = await AssignmentStore.TakeBack(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value, at.Now);
-        return taken == 0
+        var classId = at.Change.ClassId!.Value;
+        var taken = await TicketMover.Move(
+            at.C,
+            at.T,
+            await AssignmentStore.TicketsOf(at.C, at.T, did.AssignmentIds, classId),
+            classId,
+            TicketStep.TakenBack,
+            at.Change.AdultId,
+            "",
+            at.Now
+        );
+        return taken.Count == 0
             ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")
-            : (Message)$"Taken back from {Counted.Readers(taken)}. What was handed in is kept.";
+            : (Message)
+                $"Taken back from {Counted.Readers(taken.Select(k => k.ReaderId).Distinct().Count())}. What was handed in is kept.";
+    }
+}
+
+/// <summary>Drafts that were given are drafts again, unless a reader has begun.</summary>
+internal sealed class UndoDraftsGiven() : Undoes<Assigned>(ChangeKind.DraftsGiven, Deed.Assign)
+{
+    protected override async Task<Message> Undo(UndoAt at, Assigned did)
+    {
+        if (await AssignmentWriter.DeleteUntouched(at.C, at.T, did.AssignmentIds) > 0)
+            throw UndoAt.BuiltOn($"Readers have begun. Take it back from those who have not.");
+        foreach (var id in did.AssignmentIds)
+            await AssignmentWriter.SetDraft(at.C, at.T, id, draft: true, at.Now);
+        return $"{did.AssignmentIds.Count:count} assignments are drafts again.";
+    }
+}
+
+internal sealed class UndoDrafted() : Undoes<Assigned>(ChangeKind.Drafted, Deed.Assign)
+{
+    protected override async Task<Message> Undo(UndoAt at, Assigned did)
+    {
+        var n = await AssignmentWriter.Discard(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value);
+        return n == 0
+            ? throw UndoAt.BuiltOn($"The drafts have been assigned since.")
+            : (Message)$"{n:count} drafts were discarded.";
+    }
+}
+
+internal sealed class UndoDiscarded() : Undoes<Discarded>(ChangeKind.DraftDiscarded, Deed.Assign)
+{
+    protected override async Task<Message> Undo(UndoAt at, Discarded did)
+    {
+        var today = at.Yardstick.Year.Clock.DayOf(at.Now);
+        foreach (var draft in did.Drafts)
+            await AssignmentWriter.Add(at.C, at.T, draft, today);
+        return $"{did.Drafts.Count:count} drafts are back.";
+    }
+}
+
+internal sealed class UndoTerms() : Undoes<TermsChanged>(ChangeKind.AssignmentChanged, Deed.Assign)
+{
+    protected override async Task<Message> Undo(UndoAt at, TermsChanged did)
+    {
+        var today = at.Yardstick.Year.Clock.DayOf(at.Now);
+        if (!await AssignmentWriter.PutBack(at.C, at.T, did.AssignmentId, did.Before, did.After, today, at.Now))
+            throw UndoAt.BuiltOn($"It has been changed again since.");
+        return $"It is as it was.";
+    }
+}
+
+internal sealed class UndoTickets() : Undoes<TicketsMoved>(ChangeKind.Tickets, Deed.Assign)
+{
+    protected override async Task<Message> Undo(UndoAt at, TicketsMoved did)
+    {
+        var n = await TicketMover.Back(at.C, at.T, did.Tickets, did.Step, at.Change.ClassId!.Value, at.Now);
+        return n == 0
+            ? throw UndoAt.BuiltOn($"The readers have gone on since.")
+            : (Message)$"It is as it was for {Counted.Readers(n)}.";
+    }
+}
+
+internal sealed class UndoSwapped() : Undoes<Swapped>(ChangeKind.TextSwapped, Deed.Assign)
+{
+    protected override async Task<Message> Undo(UndoAt at, Swapped did)
+    {
+        if (await AssignmentWriter.DeleteUntouched(at.C, at.T, [did.AssignmentId], did.TaskId) > 0)
+            throw UndoAt.BuiltOn($"Readers have begun the new text.");
+        await AssignmentWriter.DropTask(at.C, at.T, did.TaskId);
+        var classId = at.Change.ClassId!.Value;
+        await TicketMover.Back(at.C, at.T, did.TakenBack, TicketStep.TakenBack, classId, at.Now);
+        return $"The text they had before is back.";
     }
 }

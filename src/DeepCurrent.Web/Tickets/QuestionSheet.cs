@@ -57,7 +57,9 @@ public sealed class QuestionSheet(
     IReadOnlyList<string> sentences
 )
 {
+    // What was answered before the ticket came back is kept, and is not asked about.
     private readonly ILookup<QuestionId, AnswerRow> answers = answers
+        .Where(a => a.Round == ticket.Round)
         .OrderBy(a => a.Attempt)
         .ToLookup(a => a.QuestionId);
 

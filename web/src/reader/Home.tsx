@@ -87,7 +87,9 @@ export function Home({ session }: { session: Session }) {
                       {rest.map((k) => (
                         <li key={k.id}>
                           <Link className={bigPlate} to={to(k)}>
+                            {k.heading && <span className="text-soft">{k.heading}</span>}
                             <b>{k.title}</b>
+                            {k.state === 'SentBack' && <span>{t('Your teacher sent this back.')}</span>}
                             <span className="text-soft">
                               {length(k)}
                               {k.dueOn && ` · ${due(k, k.dueOn)}`}
@@ -164,8 +166,16 @@ function Next({ ticket: next }: { ticket: MyTicket | undefined }) {
     );
   return (
     <article className={islandLook({ kind: 'next' })}>
+      {next.heading && <p className="text-soft">{next.heading}</p>}
       <h3>{next.title}</h3>
-      <p>{next.blurb}</p>
+      {next.comment ? (
+        <>
+          <p>{t('Your teacher sent this back.')}</p>
+          <Directions>{next.comment}</Directions>
+        </>
+      ) : (
+        <p>{next.blurb}</p>
+      )}
       {next.directions && <Directions>{next.directions}</Directions>}
       <p className="text-soft">
         {length(next)}

@@ -66,6 +66,8 @@ export const keys = {
   copies: ['copies'] as const,
 
   assignments: (classId: string) => ['assignments', classId] as const,
+  week: (classId: string, from: string, to: string) => ['assignments', classId, 'week', from, to] as const,
+  places: (classId: string, from: string, to: string) => ['assignments', classId, 'places', from, to] as const,
   assignment: (assignmentId: string) => ['assignment', assignmentId] as const,
   ticket: (ticketId: string) => ['ticket', ticketId] as const,
   marking: {

@@ -5480,7 +5480,32 @@ export interface paths {
         };
       };
     };
-    put?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TermsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
     post?: never;
     delete?: never;
     options?: never;
@@ -5519,6 +5544,291 @@ export interface paths {
     };
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/week': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          from?: string;
+          to?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/places': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          from?: string;
+          to?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlacesView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}/swap': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SwapRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/drafts/give': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DraftsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/drafts/copy': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CopyRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/drafts/discard': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DraftsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/tickets': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TicketsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
     delete?: never;
     options?: never;
     head?: never;
@@ -7365,6 +7675,11 @@ export interface components {
       onTheWay?: null | boolean;
       aloud?: null | boolean;
       texts?: null | components['schemas']['TextToGive'][];
+      /** Format: date */
+      visibleFrom?: null | string;
+      heading?: null | string;
+      note?: null | string;
+      draft?: null | boolean;
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -7389,15 +7704,29 @@ export interface components {
       title: string;
       /** Format: date-time */
       assignedAt: string;
+      by: null | string;
+      draft: boolean;
+      /** Format: date */
+      visibleFrom: string;
       /** Format: date */
       dueOn: null | string;
+      heading: string;
+      directions: string;
+      note: string;
+      /** Format: int32 */
+      revision: number;
       /** Format: int32 */
       attempts: number;
-      directions: string;
+      onTheWay: boolean;
+      aloud: boolean;
       /** Format: int32 */
       tickets: number;
       /** Format: int32 */
+      planned: number;
+      /** Format: int32 */
       waiting: number;
+      /** Format: int32 */
+      sentBack: number;
       /** Format: int32 */
       underWay: number;
       /** Format: int32 */
@@ -7474,6 +7803,12 @@ export interface components {
       | 'Merged'
       | 'Transferred'
       | 'Assigned'
+      | 'DraftsGiven'
+      | 'Drafted'
+      | 'DraftDiscarded'
+      | 'AssignmentChanged'
+      | 'Tickets'
+      | 'TextSwapped'
       | 'Goals'
       | 'Groups'
       | 'CheckGiven'
@@ -7814,6 +8149,15 @@ export interface components {
      * @description A paper copy's id.
      */
     CopyId: string;
+    CopyOf: {
+      assignmentId: components['schemas']['AssignmentId'];
+      id: components['schemas']['AssignmentId'];
+    };
+    CopyRequest: {
+      copies: components['schemas']['CopyOf'][];
+      /** Format: int32 */
+      days: number;
+    };
     CopyTextRequest: {
       id?: null | components['schemas']['TextId'];
     };
@@ -7887,6 +8231,14 @@ export interface components {
     DiscardRequest: {
       gone: boolean;
     };
+    DoneView: {
+      changeId: null | components['schemas']['ChangeId'];
+      summary: components['schemas']['Message'];
+      /** Format: int32 */
+      done: number;
+      /** Format: int32 */
+      left: number;
+    };
     DraftFileView: {
       texts: components['schemas']['DraftTextView'][];
       notes: components['schemas']['Message'][];
@@ -7938,6 +8290,9 @@ export interface components {
       rows: components['schemas']['ListRowView'][];
       /** Format: date-time */
       savedAt: null | string;
+    };
+    DraftsRequest: {
+      assignmentIds: components['schemas']['AssignmentId'][];
     };
     /** @enum {unknown} */
     EarlierReading: 'Given' | 'UnderWay' | 'Read' | 'InLevelCheck';
@@ -8031,6 +8386,14 @@ export interface components {
       yearFirstDay: string;
       /** Format: date */
       yearLastDay: string;
+    };
+    FitCount: {
+      /** Format: int32 */
+      within: number;
+      /** Format: int32 */
+      easy: number;
+      /** Format: int32 */
+      tooDeep: number;
     };
     FitRequest: {
       readerIds: components['schemas']['ReaderId'][];
@@ -8796,6 +9159,10 @@ export interface components {
       handedInAt: null | string;
       chosen: boolean;
       aloud: boolean;
+      heading: string;
+      comment: null | string;
+      /** Format: int32 */
+      round: number;
     };
     MyWord: {
       text: string;
@@ -9029,6 +9396,29 @@ export interface components {
       may: boolean;
       recordId: null | components['schemas']['RecordId'];
     };
+    PlaceRow: {
+      id: components['schemas']['TicketId'];
+      assignmentId: components['schemas']['AssignmentId'];
+      readerId: components['schemas']['ReaderId'];
+      state: components['schemas']['TicketState'];
+      /** Format: int32 */
+      round: number;
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      pages: number;
+      depth: components['schemas']['Fathoms'];
+      forecast: components['schemas']['Probability'];
+      score: null | components['schemas']['Probability'];
+      /** Format: int32 */
+      answered: number;
+      /** Format: int32 */
+      tooFast: number;
+      /** Format: date-time */
+      openedAt: null | string;
+      /** Format: date-time */
+      handedInAt: null | string;
+    };
     PlacementView: {
       readerId: components['schemas']['ReaderId'];
       depth: components['schemas']['Fathoms'];
@@ -9039,6 +9429,14 @@ export interface components {
       /** Format: double */
       otherAway: number;
       need: null | components['schemas']['Strand'];
+    };
+    PlacesView: {
+      /** Format: date */
+      today: string;
+      groups: components['schemas']['WeekGroup'][];
+      plates: components['schemas']['WeekPlate'][];
+      places: components['schemas']['PlaceRow'][];
+      mayAssign: boolean;
     };
     PlanView: {
       parts: components['schemas']['PartPlanView'][];
@@ -9943,6 +10341,11 @@ export interface components {
        */
       sd: number;
     };
+    SwapRequest: {
+      taskId: components['schemas']['TaskId'];
+      textId: components['schemas']['TextId'];
+      begunToo: boolean;
+    };
     TakeBackRequest: {
       guardians: boolean;
     };
@@ -9986,6 +10389,11 @@ export interface components {
      * @description The id of a request to take readers into a class.
      */
     TakingInId: string;
+    /**
+     * Format: uuid
+     * @description The id of one thing to do within an assignment.
+     */
+    TaskId: string;
     /** @description A part of a school year that goals are set for; both days count. */
     Term: {
       id: components['schemas']['TermId'];
@@ -10020,6 +10428,17 @@ export interface components {
       week: number;
       /** Format: int32 */
       weeks: number;
+    };
+    TermsRequest: {
+      /** Format: date */
+      visibleFrom: string;
+      /** Format: date */
+      dueOn?: null | string;
+      heading: string;
+      directions: string;
+      note: string;
+      /** Format: int32 */
+      revision: number;
     };
     /**
      * @description What keeps a text from being measured, or the measure from meaning much.
@@ -10141,6 +10560,8 @@ export interface components {
     TicketAnswers: {
       answers: components['schemas']['TicketAnswer'][];
     };
+    /** @enum {unknown} */
+    TicketDeed: 'TakeBack' | 'Restore' | 'SendBack' | 'GiveAgain';
     /** Format: uuid */
     TicketId: string;
     TicketRow: {
@@ -10186,6 +10607,11 @@ export interface components {
       /** Format: int32 */
       late: number;
       setAside: components['schemas']['SetAsideView'][];
+    };
+    TicketsRequest: {
+      ticketIds: components['schemas']['TicketId'][];
+      deed: components['schemas']['TicketDeed'];
+      comment?: null | string;
     };
     Tile: {
       id: components['schemas']['ReaderId'];
@@ -10284,6 +10710,45 @@ export interface components {
      * @description The id of a text as it is written at one difficulty.
      */
     VersionId: string;
+    WeekDay: {
+      /** Format: date */
+      day: string;
+      off: boolean;
+    };
+    WeekGroup: {
+      id: components['schemas']['GroupId'];
+      name: string;
+      readerIds: components['schemas']['ReaderId'][];
+    };
+    WeekPlate: {
+      assignment: components['schemas']['AssignmentRow'];
+      row: components['schemas']['WeekRow'];
+      readers: components['schemas']['ReaderId'][];
+      /** Format: int32 */
+      late: number;
+      fit: components['schemas']['FitCount'];
+    };
+    WeekRow: {
+      kind: components['schemas']['WeekRowKind'];
+      /**
+       * Format: uuid
+       * @description Only of a group's row.
+       */
+      groupId?: string;
+    };
+    /**
+     * @description Where an assignment lies in the week.
+     * @enum {unknown}
+     */
+    WeekRowKind: 'Everybody' | 'Group' | 'Single';
+    WeekView: {
+      /** Format: date */
+      today: string;
+      days: components['schemas']['WeekDay'][];
+      groups: components['schemas']['WeekGroup'][];
+      plates: components['schemas']['WeekPlate'][];
+      mayAssign: boolean;
+    };
     /** @enum {unknown} */
     Whose: 'Any' | 'Mine' | 'School' | 'Shipped';
     WindowGrade: {

@@ -26,6 +26,8 @@ const QuizEditor = part(() => import('./texts/quiz/QuizEditor'));
 const Marking = part(() => import('./marking/Marking'));
 const TextEditor = part(() => import('./texts/editor/TextEditor'));
 const Assignments = part(() => import('./assignments/Assignments'));
+const Week = part(() => import('./assignments/week/Week'));
+const WhoIsWhere = part(() => import('./assignments/where/WhoIsWhere'));
 const Checks = part(() => import('./checks/Checks'));
 const CheckEditor = part(() => import('./checks/CheckEditor'));
 const CheckPage = part(() => import('./checks/CheckPage'));
@@ -86,7 +88,9 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="texts/bring" element={<Bring />} />
             <Route path="texts/:textId" element={<TextPage />} />
             <Route path="texts/:textId/change" element={<TextEditor />} />
-            <Route path="assignments" element={<Assignments />} />
+            <Route path="assignments" element={<Week />} />
+            <Route path="assignments/where" element={<WhoIsWhere />} />
+            <Route path="assignments/all" element={<Assignments />} />
             <Route path="assignments/checks" element={<Checks />} />
             <Route path="assignments/checks/new" element={<CheckEditor />} />
             <Route path="assignments/checks/:checkId" element={<CheckPage />} />

@@ -20,104 +20,36 @@ const earlier: Record<Api<'EarlierReading'>, Phrase> = {
 };
 
 export function AssignDialog(props: Giving) {
-  const { data, texts, readers, close } = props;
+  const { texts, readers, close } = props;
   const giving = useGiving(props);
-  const { due, setDue, attempts, setAttempts, directions, setDirections, skip, setSkip, onTheWay, setOnTheWay } =
-    giving;
-  const { aloud, setAloud, versions, setVersions, error, busy, rows, going, goingTo, people, key, assign } = giving;
+  const { how, setHow, skip, setSkip, error, busy, rows, going, goingTo, people, assign } = giving;
   return (
     <Dialog title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
       <form noValidate className="grid gap-3" onSubmit={(e) => void assign(e)}>
-        <FieldRow>
-          <DateField label={t('Due on')} error={fieldOf(error, 'dueOn')} min={data.today} value={due} set={setDue} />
-          <Select
-            label={t('Tries per question')}
-            error={fieldOf(error, 'attempts')}
-            value={attempts}
-            set={(value) => setAttempts(Number(value))}
-            options={[1, 2, 3].map((n) => ({ value: n, label: n }))}
-          />
-          <TextField
-            label={t('Directions for readers')}
-            error={fieldOf(error, 'directions')}
-            maxLength={500}
-            value={directions}
-            placeholder={t('Optional')}
-            set={setDirections}
-          />
-        </FieldRow>
+        <How of={giving} today={props.data.today} />
         <h3>{t('What happens')}</h3>
         {texts.map((text) => (
           <p key={text.id}>
-            {t('{{title}} appears for {{n}} of {{all}} readers at once{{due}}. Each gets the version that fits.', {
+            {t('{{title}} appears for {{n}} of {{all}} readers {{when}}{{due}}. Each gets the version that fits.', {
               title: text.title,
               n: goingTo(text).length,
               all: readers.length,
-              due: due ? `, ${t('due')} ${dayOf(due)}` : '',
+              when:
+                how.visibleFrom > props.data.today ? t('on {{day}}', { day: dayOf(how.visibleFrom) }) : t('at once'),
+              due: how.due ? `, ${t('due')} ${dayOf(how.due)}` : '',
             })}
           </p>
         ))}
-        <div
-          className="border-ink border-line relative max-h-62 min-h-0 overflow-auto border border-t"
-          tabIndex={0}
-          role="region"
-          aria-label={t('Who gets what')}
-        >
-          <Table>
-            <TableHead>
-              <tr>
-                <Th>{t('Reader')}</Th>
-                {texts.length > 1 && <Th>{t('Text')}</Th>}
-                <Th num>{t('Depth')}</Th>
-                <Th>{t('Version')}</Th>
-                <Th>{t('Fit')}</Th>
-                <Th>{t('Before')}</Th>
-              </tr>
-            </TableHead>
-            <TableBody>
-              {rows.map(({ f, r, text }) => (
-                <tr key={key(text.id, r.id)} className={skip && f.before ? 'text-soft line-through' : undefined}>
-                  <Th scope="row">
-                    {r.givenName} {r.familyName}
-                  </Th>
-                  {texts.length > 1 && <Td>{text.title}</Td>}
-                  <Td num>{fm(r.depth)}</Td>
-                  <Td>
-                    {text.versions.length > 1 ? (
-                      <Select
-                        label={t('Version for {{name}}', { name: r.called })}
-                        bare
-                        value={versions[key(text.id, r.id)] ?? f.versionId}
-                        set={(value) => setVersions({ ...versions, [key(text.id, r.id)]: value })}
-                        options={text.versions.map((v) => ({
-                          value: v.id,
-                          label: `${fm(v.depth)} fm${v.id === f.versionId ? ` (${t('fits')})` : ''}`,
-                        }))}
-                      />
-                    ) : (
-                      `${fm(f.versionDepth)} fm`
-                    )}
-                  </Td>
-                  <Td>
-                    <Forecast
-                      of={f.versions.find((v) => v.versionId === (versions[key(text.id, r.id)] ?? f.versionId)) ?? f}
-                    />
-                  </Td>
-                  <Td>{f.before ? t(earlier[f.before]) : ''}</Td>
-                </tr>
-              ))}
-            </TableBody>
-          </Table>
-        </div>
+        <WhoGetsWhat of={giving} texts={texts} />
         {texts.some((x) => x.onTheWay > 0) && (
           <p>
-            <Checkbox checked={onTheWay} set={setOnTheWay}>
+            <Checkbox checked={how.onTheWay} set={(onTheWay) => setHow({ onTheWay })}>
               {t('Ask questions on the way, between paragraphs. They do not count.')}
             </Checkbox>
           </p>
         )}
         <p>
-          <Checkbox checked={aloud} set={setAloud}>
+          <Checkbox checked={how.aloud} set={(aloud) => setHow({ aloud })}>
             {t('Read aloud: readers record themselves and you mark the recording.')}
           </Checkbox>
         </p>
@@ -131,12 +63,132 @@ export function AssignDialog(props: Giving) {
         {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
+          <Button type="submit" value="draft" disabled={busy || going.length === 0}>
+            {t('Save as draft')}
+          </Button>
           <Button look="main" type="submit" disabled={busy || going.length === 0}>
             {t('Assign to {{count}} readers', { count: people })}
           </Button>
         </DialogFoot>
       </form>
     </Dialog>
+  );
+}
+
+type GivingState = ReturnType<typeof useGiving>;
+
+/** When, how often, and what is said with it. */
+function How({ of: { how, setHow, error }, today }: { of: GivingState; today: string }) {
+  return (
+    <>
+      <FieldRow>
+        <DateField
+          label={t('Visible from')}
+          error={fieldOf(error, 'visibleFrom')}
+          min={today}
+          value={how.visibleFrom}
+          set={(visibleFrom) => setHow({ visibleFrom })}
+        />
+        <DateField
+          label={t('Due on')}
+          error={fieldOf(error, 'dueOn')}
+          min={today}
+          value={how.due}
+          set={(due) => setHow({ due })}
+        />
+        <Select
+          label={t('Tries per question')}
+          error={fieldOf(error, 'attempts')}
+          value={how.attempts}
+          set={(value) => setHow({ attempts: Number(value) })}
+          options={[1, 2, 3].map((n) => ({ value: n, label: n }))}
+        />
+      </FieldRow>
+      <TextField
+        label={t('Directions for readers')}
+        error={fieldOf(error, 'directions')}
+        maxLength={500}
+        value={how.directions}
+        placeholder={t('Optional')}
+        set={(directions) => setHow({ directions })}
+      />
+      <FieldRow>
+        <TextField
+          label={t('Heading for readers')}
+          error={fieldOf(error, 'heading')}
+          maxLength={60}
+          value={how.heading}
+          placeholder={t('Optional')}
+          set={(heading) => setHow({ heading })}
+        />
+        <TextField
+          label={t('Note for colleagues')}
+          error={fieldOf(error, 'note')}
+          maxLength={500}
+          value={how.note}
+          placeholder={t('Optional')}
+          set={(note) => setHow({ note })}
+        />
+      </FieldRow>
+    </>
+  );
+}
+
+function WhoGetsWhat({ of, texts }: { of: GivingState; texts: Giving['texts'] }) {
+  const { rows, skip, versions, setVersions, key } = of;
+  return (
+    <div
+      className="border-ink border-line relative max-h-62 min-h-0 overflow-auto border border-t"
+      tabIndex={0}
+      role="region"
+      aria-label={t('Who gets what')}
+    >
+      <Table>
+        <TableHead>
+          <tr>
+            <Th>{t('Reader')}</Th>
+            {texts.length > 1 && <Th>{t('Text')}</Th>}
+            <Th num>{t('Depth')}</Th>
+            <Th>{t('Version')}</Th>
+            <Th>{t('Fit')}</Th>
+            <Th>{t('Before')}</Th>
+          </tr>
+        </TableHead>
+        <TableBody>
+          {rows.map(({ f, r, text }) => (
+            <tr key={key(text.id, r.id)} className={skip && f.before ? 'text-soft line-through' : undefined}>
+              <Th scope="row">
+                {r.givenName} {r.familyName}
+              </Th>
+              {texts.length > 1 && <Td>{text.title}</Td>}
+              <Td num>{fm(r.depth)}</Td>
+              <Td>
+                {text.versions.length > 1 ? (
+                  <Select
+                    label={t('Version for {{name}}', { name: r.called })}
+                    bare
+                    value={versions[key(text.id, r.id)] ?? f.versionId}
+                    set={(value) => setVersions({ ...versions, [key(text.id, r.id)]: value })}
+                    options={text.versions.map((v) => ({
+                      value: v.id,
+                      label: `${fm(v.depth)} fm${v.id === f.versionId ? ` (${t('fits')})` : ''}`,
+                    }))}
+                  />
+                ) : (
+                  `${fm(f.versionDepth)} fm`
+                )}
+              </Td>
+              <Td>
+                <Forecast
+                  of={f.versions.find((v) => v.versionId === (versions[key(text.id, r.id)] ?? f.versionId)) ?? f}
+                />
+              </Td>
+              <Td>{f.before ? t(earlier[f.before]) : ''}</Td>
+            </tr>
+          ))}
+        </TableBody>
+      </Table>
+    </div>
   );
 }
 

@@ -4,8 +4,8 @@ import { type Api, api, ok } from '../../shared/api';
 import { dayOf, percent } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { phrase, t } from '../../shared/words';
-import { AssignmentTabs } from '../checks/Checks';
 import type { Place } from '../frame/Frame';
+import { AssignmentTabs } from './AssignmentTabs';
 import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
@@ -57,9 +57,7 @@ export default function Assignments() {
   });
   return (
     <ListPage>
-      <PageHead title={t('Assignments')}>
-        <AssignmentTabs classId={data.id} />
-      </PageHead>
+      <PageHead title={t('Assignments')} beside={<AssignmentTabs classId={data.id} />} />
       <Show query={all}>
         {(rows) =>
           rows.length === 0 ? (

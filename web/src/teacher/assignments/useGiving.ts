@@ -17,14 +17,35 @@ export interface Giving {
   close: () => void;
 }
 
+/** When and how something is given. */
+export interface How {
+  visibleFrom: string;
+  due: string;
+  attempts: number;
+  directions: string;
+  heading: string;
+  note: string;
+  onTheWay: boolean;
+  aloud: boolean;
+}
+
+type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud'>;
+const usual: Way = { attempts: 2, onTheWay: true, aloud: false };
+const keptWay = (data: ClassData) => `dc-way-of-${data.id}`;
+const keepWay = (data: ClassData, { attempts, onTheWay, aloud }: How) =>
+  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud }));
+
+/** As it was last time in this class; nothing is said and no day is set beforehand. */
+function wayOf(data: ClassData): How {
+  const kept = JSON.parse(localStorage.getItem(keptWay(data)) ?? '{}') as Partial<Way>;
+  return { visibleFrom: '', due: '', directions: '', heading: '', note: '', ...usual, ...kept };
+}
+
 /** What is given to whom and how, as it stands in the window; giving it. */
 export function useGiving({ data, texts, readers, close }: Giving) {
-  const [due, setDue] = useState(addDays(data.today, 4));
-  const [attempts, setAttempts] = useState(2);
-  const [directions, setDirections] = useState('');
+  const [how, put] = useState(() => ({ ...wayOf(data), visibleFrom: data.today, due: addDays(data.today, 4) }));
+  const setHow = (change: Partial<How>) => put((before) => ({ ...before, ...change }));
   const [skip, setSkip] = useState(true);
-  const [onTheWay, setOnTheWay] = useState(true);
-  const [aloud, setAloud] = useState(false);
   const [versions, setVersions] = useState<Record<string, string>>({});
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
@@ -47,8 +68,17 @@ export function useGiving({ data, texts, readers, close }: Giving) {
   const people = new Set(going.map((g) => g.r.id)).size;
   const key = (textId: string, readerId: string) => `${textId} ${readerId}`;
 
+  const given = (wanted: { textId: string }[]) => {
+    const only = wanted.length === 1 ? texts.find((x) => x.id === wanted[0]?.textId) : undefined;
+    const to = { count: people };
+    return only
+      ? t('Assigned “{{title}}” to {{count}} readers', { ...to, title: only.title })
+      : t('Assigned {{n}} texts to {{count}} readers', { ...to, n: wanted.length });
+  };
   const assign = async (e: FormEvent) => {
     e.preventDefault();
+    const by = (e.nativeEvent as SubmitEvent).submitter;
+    const draft = by instanceof HTMLButtonElement && by.value === 'draft';
     setBusy(true);
     try {
       // One request for all of it: it is given whole or not at all, and once, however often it is sent.
@@ -65,12 +95,16 @@ export function useGiving({ data, texts, readers, close }: Giving) {
         }));
       const request = {
         readerIds: readers.map((r) => r.id),
-        dueOn: due || null,
-        attempts,
-        directions,
+        visibleFrom: how.visibleFrom || data.today,
+        dueOn: how.due || null,
+        attempts: how.attempts,
+        directions: how.directions,
+        heading: how.heading,
+        note: how.note,
         skipGiven: skip,
-        onTheWay,
-        aloud,
+        onTheWay: how.onTheWay,
+        aloud: how.aloud,
+        draft,
         texts: wanted,
       };
       const made = await ok(
@@ -82,14 +116,8 @@ export function useGiving({ data, texts, readers, close }: Giving) {
           },
         }),
       );
-      const only = wanted.length === 1 ? texts.find((x) => x.id === wanted[0]?.textId) : undefined;
-      const to = { count: people };
-      said(
-        only
-          ? t('Assigned “{{title}}” to {{count}} readers', { ...to, title: only.title })
-          : t('Assigned {{n}} texts to {{count}} readers', { ...to, n: wanted.length }),
-        made.changeId,
-      );
+      keepWay(data, how);
+      said(draft ? t('Saved {{count}} drafts', { count: wanted.length }) : given(wanted), made.changeId);
       tray.empty();
       close();
       await changed('work');
@@ -101,18 +129,10 @@ export function useGiving({ data, texts, readers, close }: Giving) {
     }
   };
   return {
-    due,
-    setDue,
-    attempts,
-    setAttempts,
-    directions,
-    setDirections,
+    how,
+    setHow,
     skip,
     setSkip,
-    onTheWay,
-    setOnTheWay,
-    aloud,
-    setAloud,
     versions,
     setVersions,
     error,

@@ -1,29 +1,14 @@
 import { Link, useOutletContext } from 'react-router';
 import { dayOf } from '../../shared/format';
 import { phrase, say, t } from '../../shared/words';
+import { AssignmentTabs } from '../assignments/AssignmentTabs';
 import type { Place } from '../frame/Frame';
 import { seasonWords, useChecks, type CheckRow } from './checkQueries';
 import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
-import { SegmentLinks } from '../../ui/Segments';
 import { Empty, Show } from '../../ui/Show';
 import { DataList } from '../../ui/table/DataList';
 import type { Column } from '../../ui/table/useDataTable';
-
-/** The two views of what readers are given. */
-export function AssignmentTabs({ classId }: { classId: string }) {
-  return (
-    <SegmentLinks
-      label={t('Assignment views')}
-      links={(
-        [
-          ['', 'Texts'],
-          ['/checks', 'Level checks'],
-        ] as const
-      ).map(([path, name]) => ({ to: `/class/${classId}/assignments${path}`, name: t(name) }))}
-    />
-  );
-}
 
 function when(k: CheckRow) {
   if (k.draft) return t('draft');

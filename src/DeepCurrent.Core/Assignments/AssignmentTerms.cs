@@ -1,0 +1,72 @@
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Tickets;
+
+namespace DeepCurrent.Core.Assignments;
+
+/// <summary>When an assignment is seen and due, and what is said with it.</summary>
+/// <param name="VisibleFrom">The first day readers see it.</param>
+/// <param name="DueOn">The last day on which it is not late; null where it never is.</param>
+/// <param name="Heading">The teacher's own, under which it stands; empty for none.</param>
+/// <param name="Directions">Readers read them.</param>
+/// <param name="Note">Colleagues of the class read it.</param>
+public sealed record AssignmentTerms(
+    DateOnly VisibleFrom,
+    DateOnly? DueOn,
+    string Heading = "",
+    string Directions = "",
+    string Note = ""
+)
+{
+    private const int LongestHeading = 60,
+        LongestDirections = 500,
+        LongestNote = 500;
+
+    /// <summary>The same without blanks at the ends.</summary>
+    public AssignmentTerms Tidy() =>
+        this with
+        {
+            Heading = Heading.Trim(),
+            Directions = Directions.Trim(),
+            Note = Note.Trim(),
+        };
+
+    /// <summary>What is wrong with them, by field.</summary>
+    /// <param name="today">Nothing can be due before it.</param>
+    /// <param name="before">As they were; what has not been changed is not asked again. Null for a new one.</param>
+    public IEnumerable<(string Field, Message Sentence)> Faults(DateOnly today, AssignmentTerms? before = null)
+    {
+        if (DueOn < VisibleFrom)
+            yield return ("dueOn", $"It is due before readers see it. Choose a later day.");
+        else if (DueOn < today && DueOn != before?.DueOn)
+            yield return ("dueOn", $"This day has passed. Choose today or a later day.");
+        if (Heading.Length > LongestHeading)
+            yield return ("heading", $"Use {LongestHeading} letters or fewer.");
+        if (Directions.Length > LongestDirections)
+            yield return ("directions", $"Use {LongestDirections} letters or fewer.");
+        if (Note.Length > LongestNote)
+            yield return ("note", $"Use {LongestNote} letters or fewer.");
+    }
+
+    /// <summary>The state in which its tickets begin.</summary>
+    public TicketState Begins(DateOnly today) => VisibleFrom > today ? TicketState.Planned : TicketState.Waiting;
+
+    /// <summary>The same some days later. A day that is no school day gives way to the next that is, at most two weeks
+    /// on, and it stays as many school days long as it was, where the calendar knows them.</summary>
+    /// <param name="days">How many days later; earlier below 0.</param>
+    public AssignmentTerms Moved(int days, SchoolCalendar calendar)
+    {
+        var from = OnSchoolDay(VisibleFrom.AddDays(days), calendar);
+        if (DueOn is not { } due)
+            return this with { VisibleFrom = from };
+        var length = calendar.SchoolDays(VisibleFrom, due);
+        var to = OnSchoolDay(due.AddDays(days), calendar);
+        while (calendar.SchoolDays(from, to) < length && to < due.AddDays(days + Longest))
+            to = to.AddDays(1);
+        return this with { VisibleFrom = from, DueOn = to < from ? from : OnSchoolDay(to, calendar) };
+    }
+
+    private const int Longest = 14;
+
+    private static DateOnly OnSchoolDay(DateOnly day, SchoolCalendar calendar) =>
+        Enumerable.Range(0, Longest).Select(day.AddDays).FirstOrDefault(calendar.IsSchoolDay, day);
+}

@@ -1,0 +1,312 @@
+using Dapper;
+using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Tickets;
+using Npgsql;
+
+namespace DeepCurrent.Data.Assignments;
+
+/// <summary>A task for one reader.</summary>
+public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId VersionId, Probability Forecast);
+
+/// <summary>One thing to do within an assignment, and how.</summary>
+public sealed record NewTask(TaskId Id, TextId TextId, int Attempts, bool OnTheWay = true, bool Aloud = false);
+
+/// <summary>Something that is given in one act; a draft has no tickets yet.</summary>
+public sealed record NewAssignment
+{
+    public required AssignmentId Id { get; init; }
+
+    public required ClassId ClassId { get; init; }
+
+    public required AdultId AssignedBy { get; init; }
+
+    public required DateTimeOffset AssignedAt { get; init; }
+
+    public required AssignmentTerms Terms { get; init; }
+
+    public required NewTask Task { get; init; }
+
+    public required IReadOnlyList<Aim> Aims { get; init; }
+
+    public IReadOnlyList<NewTicket> Tickets { get; init; } = [];
+}
+
+/// <summary>Writes assignments, inside the transactions that list them.</summary>
+public static class AssignmentWriter
+{
+    /// <summary>Gives a text, or keeps it as a draft where there are no tickets. The same once more changes
+    /// nothing.</summary>
+    /// <param name="today">The school's.</param>
+    /// <returns>False where it has been given before, by the same request.</returns>
+    public static async Task<bool> Add(NpgsqlConnection c, NpgsqlTransaction t, NewAssignment a, DateOnly today)
+    {
+        var added = await c.ExecuteAsync(
+            """
+            insert into assignment (
+              id, class_id, assigned_by, assigned_at, visible_from, due_on, heading, directions, note, draft)
+            values (
+              @Id, @ClassId, @AssignedBy, @AssignedAt, @VisibleFrom, @DueOn, @Heading, @Directions, @Note, @draft)
+            on conflict (id) do nothing
+            """,
+            new
+            {
+                a.Id,
+                a.ClassId,
+                a.AssignedBy,
+                a.AssignedAt,
+                a.Terms.VisibleFrom,
+                a.Terms.DueOn,
+                a.Terms.Heading,
+                a.Terms.Directions,
+                a.Terms.Note,
+                draft = a.Tickets.Count == 0,
+            },
+            t
+        );
+        if (added == 0)
+            return false;
+        await AddTask(c, t, a.Id, a.Task);
+        await c.ExecuteAsync(
+            """
+            insert into aim (id, assignment_id, class_id, group_id, reader_id)
+            select gen_random_uuid(), @id, class_id, group_id, reader_id
+            from unnest(@classes, @groups, @readers) x (class_id, group_id, reader_id)
+            """,
+            new
+            {
+                id = a.Id,
+                classes = a.Aims.Select(m => m.ClassId).ToArray(),
+                groups = a.Aims.Select(m => m.GroupId).ToArray(),
+                readers = a.Aims.Select(m => m.ReaderId).ToArray(),
+            },
+            t
+        );
+        await AddTickets(c, t, a.ClassId, a.Task.Id, a.Tickets, a.Terms.Begins(today), a.AssignedBy, a.AssignedAt);
+        await c.Tell(t, "ticket", a.ClassId);
+        return true;
+    }
+
+    /// <summary>Adds a task after those there are.</summary>
+    public static Task AddTask(NpgsqlConnection c, NpgsqlTransaction t, AssignmentId assignmentId, NewTask task) =>
+        c.ExecuteAsync(
+            """
+            insert into task (id, assignment_id, position, text_id, attempts, on_the_way, aloud)
+            select @Id, @assignmentId, coalesce(max(position) + 1, 0), @TextId, @Attempts, @OnTheWay, @Aloud
+            from task
+            where assignment_id = @assignmentId
+            """,
+            new
+            {
+                task.Id,
+                assignmentId,
+                task.TextId,
+                task.Attempts,
+                task.OnTheWay,
+                task.Aloud,
+            },
+            t
+        );
+
+    /// <summary>Gives a task to readers: each begins its first round.</summary>
+    public static Task AddTickets(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ClassId classId,
+        TaskId taskId,
+        IReadOnlyList<NewTicket> tickets,
+        TicketState begins,
+        AdultId by,
+        DateTimeOffset at
+    ) =>
+        c.ExecuteAsync(
+            """
+            with given as (
+              insert into ticket (
+                id, assignment_id, task_id, class_id, reader_id, version_id, state, forecast, changed_at)
+              select x.id, y.assignment_id, y.id, @classId, x.reader_id, x.version_id, @begins, x.forecast, @at
+              from unnest(@ids, @readers, @versions, @forecasts) x (id, reader_id, version_id, forecast)
+                join task y on y.id = @taskId
+              on conflict (task_id, reader_id) do nothing
+              returning id
+            )
+            insert into round (ticket_id, number, begun, begun_at, begun_by)
+            select id, 1, @given, @at, @by from given
+            """,
+            new
+            {
+                classId,
+                taskId,
+                ids = tickets.Select(k => k.Id).ToArray(),
+                readers = tickets.Select(k => k.ReaderId).ToArray(),
+                versions = tickets.Select(k => k.VersionId).ToArray(),
+                forecasts = tickets.Select(k => k.Forecast.Value).ToArray(),
+                begins = begins.ToString(),
+                given = nameof(RoundBegun.Given),
+                by,
+                at,
+            },
+            t
+        );
+
+    /// <summary>Makes drafts what is given, or given ones drafts again.</summary>
+    public static Task SetDraft(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        AssignmentId assignmentId,
+        bool draft,
+        DateTimeOffset at
+    ) =>
+        c.ExecuteAsync(
+            """
+            update assignment
+            set draft = @draft, assigned_at = @at, revision = revision + 1
+            where id = @assignmentId
+            """,
+            new
+            {
+                assignmentId,
+                draft,
+                at,
+            },
+            t
+        );
+
+    /// <summary>Changes when it is seen and due and what is said with it. What is not seen any more waits again, unless
+    /// its reader has begun.</summary>
+    /// <returns>False where somebody changed it since that revision.</returns>
+    public static async Task<bool> SetTerms(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        AssignmentId assignmentId,
+        AssignmentTerms terms,
+        int revision,
+        DateOnly today,
+        DateTimeOffset at
+    )
+    {
+        var changed = await c.ExecuteAsync(
+            """
+            update assignment
+            set visible_from = @VisibleFrom, due_on = @DueOn, heading = @Heading, directions = @Directions,
+              note = @Note, revision = revision + 1
+            where id = @assignmentId and revision = @revision
+            """,
+            new
+            {
+                assignmentId,
+                terms.VisibleFrom,
+                terms.DueOn,
+                terms.Heading,
+                terms.Directions,
+                terms.Note,
+                revision,
+            },
+            t
+        );
+        if (changed == 0)
+            return false;
+        await c.ExecuteAsync(
+            """
+            update ticket
+            set state = @begins, changed_at = @at
+            where assignment_id = @assignmentId and state = any(@unopened) and state <> @begins and opened_at is null
+            """,
+            new
+            {
+                assignmentId,
+                begins = terms.Begins(today).ToString(),
+                unopened = new[] { nameof(TicketState.Planned), nameof(TicketState.Waiting) },
+                at,
+            },
+            t
+        );
+        return true;
+    }
+
+    /// <summary>Deletes drafts; what was given stays.</summary>
+    /// <returns>How many there were.</returns>
+    public static Task<int> Discard(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyList<AssignmentId> ids,
+        ClassId classId
+    ) =>
+        c.ExecuteAsync(
+            "delete from assignment where id = any(@ids) and class_id = @classId and draft",
+            new { ids = ids.ToArray(), classId },
+            t
+        );
+
+    /// <summary>Deletes tickets on which nothing has been done.</summary>
+    /// <returns>How many others there are: on those something was done.</returns>
+    public static async Task<int> DeleteUntouched(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyList<AssignmentId> assignmentIds,
+        TaskId? taskId = null
+    )
+    {
+        await c.ExecuteAsync(
+            """
+            delete from ticket
+            where assignment_id = any(@ids) and (@task::uuid is null or task_id = @task) and opened_at is null
+            """,
+            new { ids = assignmentIds.ToArray(), task = taskId },
+            t
+        );
+        return await c.ExecuteScalarAsync<int>(
+            """
+            select count(*)::int
+            from ticket
+            where assignment_id = any(@ids) and (@task::uuid is null or task_id = @task)
+            """,
+            new { ids = assignmentIds.ToArray(), task = taskId },
+            t
+        );
+    }
+
+    /// <summary>Takes a task out again that has no tickets.</summary>
+    public static Task DropTask(NpgsqlConnection c, NpgsqlTransaction t, TaskId taskId) =>
+        c.ExecuteAsync("delete from task where id = @taskId", new { taskId }, t);
+
+    /// <summary>Puts terms back that are still as a change left them.</summary>
+    /// <returns>False where they are not.</returns>
+    public static async Task<bool> PutBack(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        AssignmentId assignmentId,
+        AssignmentTerms before,
+        AssignmentTerms after,
+        DateOnly today,
+        DateTimeOffset at
+    )
+    {
+        var revision = await c.QuerySingleOrDefaultAsync<int?>(
+            """
+            select revision
+            from assignment
+            where id = @assignmentId
+              and visible_from = @VisibleFrom
+              and due_on is not distinct from @DueOn
+              and heading = @Heading
+              and directions = @Directions
+              and note = @Note
+            for update
+            """,
+            new
+            {
+                assignmentId,
+                after.VisibleFrom,
+                after.DueOn,
+                after.Heading,
+                after.Directions,
+                after.Note,
+            },
+            t
+        );
+        return revision is { } now && await SetTerms(c, t, assignmentId, before, now, today, at);
+    }
+}

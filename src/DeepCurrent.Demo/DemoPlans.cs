@@ -1,0 +1,112 @@
+using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Changes;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Schools;
+
+namespace DeepCurrent.Demo;
+
+/// <summary>Who reads what: by group once there are groups, and what is prepared for the coming week.</summary>
+internal sealed class DemoPlans(ChangeStore changes)
+{
+    private const int Tries = 2;
+
+    private readonly Dictionary<ReaderId, GroupId> groupOf = [];
+
+    /// <summary>From now on those readers read with their group.</summary>
+    public void Formed(GroupId id, IEnumerable<ReaderId> readers)
+    {
+        foreach (var reader in readers)
+            groupOf[reader] = id;
+    }
+
+    /// <summary>The text of each: a group reads the one that fits its middle reader; who knows that one already, or is in
+    /// no group, reads what fits them best.</summary>
+    /// <param name="kept">The text of the reader whom whoever tries the application can be, and of their group; null in
+    /// other weeks.</param>
+    public IReadOnlyList<IGrouping<SimulatedText, SimulatedReader>> Texts(
+        IReadOnlyList<SimulatedReader> people,
+        IReadOnlyList<SimulatedText> library,
+        IReadOnlyDictionary<ReaderId, Fathoms> depths,
+        SimulatedText? kept
+    )
+    {
+        var ofGroup = new Dictionary<GroupId, SimulatedText?>();
+        foreach (var group in people.Where(p => groupOf.ContainsKey(p.Id)).GroupBy(p => groupOf[p.Id]))
+            ofGroup[group.Key] = group.Any(p => p.Name == DemoWorld.KnownReader) ? kept : null;
+        foreach (var (id, _) in ofGroup.Where(g => g.Value is null).ToList())
+            ofGroup[id] = Middle(people, id, depths).NextText(library, depths[Middle(people, id, depths).Id]);
+        return
+        [
+            .. people
+                .Select(p => (Reader: p, Text: TextOf(p)))
+                .Where(x => x.Text is not null)
+                .GroupBy(x => x.Text!, x => x.Reader),
+        ];
+
+        SimulatedText? TextOf(SimulatedReader p) =>
+            groupOf.TryGetValue(p.Id, out var id) && ofGroup[id] is { } text && !p.Seen.Contains(text.Row.Id) ? text
+            : p.Name == DemoWorld.KnownReader && kept is not null ? kept
+            : p.NextText(library, depths[p.Id]);
+    }
+
+    private SimulatedReader Middle(
+        IEnumerable<SimulatedReader> people,
+        GroupId group,
+        IReadOnlyDictionary<ReaderId, Fathoms> depths
+    )
+    {
+        var members = people.Where(p => groupOf.GetValueOrDefault(p.Id) == group).OrderBy(p => depths[p.Id]).ToList();
+        return members[members.Count / 2];
+    }
+
+    /// <summary>What the teacher has prepared for the coming week: one text for everybody, and for each group two, one
+    /// after the other.</summary>
+    public async Task Prepare(
+        ClassId classId,
+        YearCalendar year,
+        Adult teacher,
+        IReadOnlyList<SimulatedReader> people,
+        IReadOnlyList<SimulatedText> library,
+        IReadOnlyDictionary<ReaderId, Fathoms> depths,
+        DateOnly monday,
+        DateTimeOffset at
+    )
+    {
+        var used = new HashSet<TextId>();
+        var groups = people.Select(p => groupOf[p.Id]).Distinct().ToList();
+        foreach (var (from, to) in new[] { (0, 1), (2, 4) })
+        foreach (var group in groups)
+        {
+            var middle = Middle(people, group, depths);
+            if (middle.NextText([.. library.Where(t => !used.Contains(t.Row.Id))], depths[middle.Id]) is { } text)
+                await Draft(text, new(classId, group), from, to);
+        }
+        var all = people.OrderBy(p => depths[p.Id]).ElementAt(people.Count / 2);
+        if (all.NextText([.. library.Where(t => !used.Contains(t.Row.Id))], depths[all.Id]) is { } warmUp)
+            await Draft(warmUp, new(classId), 0, 4);
+
+        Task Draft(SimulatedText text, Aim aim, int from, int to)
+        {
+            used.Add(text.Row.Id);
+            var draft = new NewAssignment
+            {
+                Id = AssignmentId.New(),
+                ClassId = classId,
+                AssignedBy = teacher.Id,
+                AssignedAt = at,
+                Terms = new AssignmentTerms(monday.AddDays(from), monday.AddDays(to)).Moved(0, year.Calendar),
+                Task = new(TaskId.New(), text.Row.Id, Tries),
+                Aims = [aim],
+            };
+            return changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Drafted, async (c, t) =>
+            {
+                await AssignmentWriter.Add(c, t, draft, year.Clock.DayOf(at));
+                return new(new { assignmentIds = new[] { draft.Id } }, $"Drafted {text.Row.Title}");
+            });
+        }
+    }
+}

@@ -1,0 +1,180 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Assignments;
+
+/// <param name="Off">Not a school day.</param>
+public sealed record WeekDay(DateOnly Day, bool Off);
+
+/// <summary>How a draft would fit, or what was forecast: how many readers are within reach, find it easy, find it too
+/// deep.</summary>
+public sealed record FitCount(int Within, int Easy, int TooDeep);
+
+/// <summary>An assignment as it lies in the week.</summary>
+/// <param name="Readers">Who has it, or is to have it.</param>
+/// <param name="Late">Readers who have not handed it in though it was due.</param>
+public sealed record WeekPlate(
+    AssignmentRow Assignment,
+    WeekRow Row,
+    IReadOnlyList<ReaderId> Readers,
+    int Late,
+    FitCount Fit
+);
+
+public sealed record WeekGroup(GroupId Id, string Name, IReadOnlyList<ReaderId> ReaderIds);
+
+/// <summary>A class's school days with what is given and what is prepared.</summary>
+public sealed record WeekView(
+    DateOnly Today,
+    IReadOnlyList<WeekDay> Days,
+    IReadOnlyList<WeekGroup> Groups,
+    IReadOnlyList<WeekPlate> Plates,
+    bool MayAssign
+);
+
+/// <summary>Who is where in a stretch of days.</summary>
+public sealed record PlacesView(
+    DateOnly Today,
+    IReadOnlyList<WeekGroup> Groups,
+    IReadOnlyList<WeekPlate> Plates,
+    IReadOnlyList<PlaceRow> Places,
+    bool MayAssign
+);
+
+/// <summary>The week, and who is where in it.</summary>
+public static class WeekEndpoints
+{
+    private const int MostDays = 35;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/classes/{classId:guid}/week", Week);
+        api.MapGet("/classes/{classId:guid}/places", Places);
+    }
+
+    /// <param name="from">The first day; this week's Monday if it is not said.</param>
+    private static async Task<WeekView> Week(
+        ClassId classId,
+        DateOnly? from,
+        DateOnly? to,
+        Desk desk,
+        Giving giving,
+        SchoolStore schools,
+        TextStore texts,
+        WeekStore weeks
+    )
+    {
+        var room = await giving.Class(classId, Deed.SeeClass);
+        var calendar = (await schools.Year(room.Place.SchoolYearId)).Calendar;
+        var today = await desk.Today();
+        var (first, last) = Span(from, to, today);
+        return new(
+            today,
+            [.. Days(first, last).Select(day => new WeekDay(day, !calendar.IsSchoolDay(day)))],
+            GroupsOf(room),
+            await Plates(room, await weeks.Between(classId, first, last), today, await desk.School(), texts, weeks),
+            desk.May(Deed.Assign, room.Place)
+        );
+    }
+
+    private static async Task<PlacesView> Places(
+        ClassId classId,
+        DateOnly? from,
+        DateOnly? to,
+        Desk desk,
+        Giving giving,
+        TextStore texts,
+        WeekStore weeks
+    )
+    {
+        var room = await giving.Class(classId, Deed.SeeClass);
+        var today = await desk.Today();
+        var (first, last) = Span(from, to, today);
+        var given = (await weeks.Between(classId, first, last)).Where(a => !a.Draft).ToList();
+        return new(
+            today,
+            GroupsOf(room),
+            await Plates(room, given, today, await desk.School(), texts, weeks),
+            await weeks.Places(classId, first, last),
+            desk.May(Deed.Assign, room.Place)
+        );
+    }
+
+    /// <summary>The days that are asked for; where none are, this week.</summary>
+    private static (DateOnly First, DateOnly Last) Span(DateOnly? from, DateOnly? to, DateOnly today)
+    {
+        var first = from ?? today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var last = to ?? first.AddDays(4);
+        new Faults()
+            .If(last < first, "to", $"The last day is before the first.")
+            .If(last.DayNumber - first.DayNumber >= MostDays, "to", $"Choose {MostDays} days or fewer.")
+            .Refuse();
+        return (first, last);
+    }
+
+    /// <summary>Monday to Friday.</summary>
+    private static IEnumerable<DateOnly> Days(DateOnly from, DateOnly to) =>
+        Enumerable
+            .Range(0, to.DayNumber - from.DayNumber + 1)
+            .Select(from.AddDays)
+            .Where(day => day.DayOfWeek is not (DayOfWeek.Saturday or DayOfWeek.Sunday));
+
+    private static IReadOnlyList<WeekGroup> GroupsOf(GivingClass room) =>
+        [.. room.InOrder.Select(g => new WeekGroup(g.Id, g.Name, g.ReaderIds))];
+
+    private static async Task<IReadOnlyList<WeekPlate>> Plates(
+        GivingClass room,
+        IReadOnlyList<AssignmentRow> assignments,
+        DateOnly today,
+        School school,
+        TextStore texts,
+        WeekStore weeks
+    )
+    {
+        var meant = await weeks.MeantBy([.. assignments.Select(a => a.Id)]);
+        var depths = room.Roster.ToDictionary(r => r.Id, r => r.Depth);
+        var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
+        var versions = new Dictionary<TextId, IReadOnlyList<Fathoms>>();
+        foreach (var textId in assignments.Select(a => a.TextId).Distinct())
+            versions[textId] = [.. (await texts.Versions(textId, room.Place.SchoolId)).Select(v => v.Depth)];
+        return [.. assignments.Select(a => Plate(a))];
+
+        WeekPlate Plate(AssignmentRow a)
+        {
+            var who = a.Draft ? [.. room.Meant(meant[a.Id].Aims).Select(r => r.Id)] : meant[a.Id].Readers;
+            var late = a.DueOn < today ? a.Waiting + a.UnderWay + a.SentBack : 0;
+            return new(
+                a,
+                WeekRow.Of(meant[a.Id].Aims, who, room.Groups, room.Roster.Count),
+                who,
+                late,
+                Count(who.Where(depths.ContainsKey).Select(r => depths[r]), versions[a.TextId], cuts)
+            );
+        }
+    }
+
+    private static FitCount Count(IEnumerable<Fathoms> readers, IReadOnlyList<Fathoms> versions, ZoneCuts cuts)
+    {
+        if (versions.Count == 0)
+            return new(0, 0, 0);
+        var zones = readers
+            .Select(depth =>
+                Forecast.ZoneOf(Forecast.Comprehension(depth, versions[Forecast.BestVersion(depth, versions)]), cuts)
+            )
+            .CountBy(zone => zone)
+            .ToDictionary();
+        return new(
+            zones.GetValueOrDefault(Zone.Instructional),
+            zones.GetValueOrDefault(Zone.Independent),
+            zones.GetValueOrDefault(Zone.Frustration)
+        );
+    }
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import { sentence } from '../../../shared/api';
+import { dayOf } from '../../../shared/format';
+import { t } from '../../../shared/words';
+import { Button } from '../../../ui/Button';
+import { Checkbox } from '../../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../../ui/Dialog';
+import { ErrorText } from '../../../ui/Field';
+import { Table, TableBody, TableHead, Td, Th } from '../../../ui/table/Table';
+import { FitWords } from './PlateCard';
+import { usePlan, type WeekData } from './useWeek';
+import type { Plate } from './weekLayout';
+
+/** All drafts that are shown, with what each does; then one button gives them together. */
+export function GiveDrafts({
+  classId,
+  data,
+  drafts,
+  close,
+}: {
+  classId: string;
+  data: WeekData;
+  drafts: Plate[];
+  close: () => void;
+}) {
+  const plan = usePlan(classId);
+  const [left, setLeft] = useState<string[]>([]);
+  const [error, setError] = useState<unknown>();
+  const [busy, setBusy] = useState(false);
+  const wanted = drafts.filter((p) => !left.includes(p.assignment.id));
+  const nameOf = (p: Plate) =>
+    data.groups.find((g) => g.id === p.row.groupId)?.name ??
+    (p.row.kind === 'Everybody' ? t('Everybody') : t('Single readers'));
+  const give = async () => {
+    setBusy(true);
+    try {
+      await plan.tell(plan.give(wanted.map((p) => p.assignment.id)));
+      close();
+    } catch (e) {
+      setError(e);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Dialog title={t('Assign {{count}} drafts', { count: drafts.length })} close={close} wide>
+      <div className="grid gap-3">
+        <p>{t('Readers see each from its first day on. Who has had a text does not get it again.')}</p>
+        <div className="border-ink max-h-90 overflow-auto border" tabIndex={0} role="region" aria-label={t('Drafts')}>
+          <Table>
+            <TableHead>
+              <tr>
+                <Th>
+                  <span className="sr-only">{t('Assign')}</span>
+                </Th>
+                <Th>{t('Text')}</Th>
+                <Th>{t('For')}</Th>
+                <Th>{t('Visible from')}</Th>
+                <Th>{t('Due')}</Th>
+                <Th>{t('Fit')}</Th>
+              </tr>
+            </TableHead>
+            <TableBody>
+              {drafts.map((p) => {
+                const a = p.assignment;
+                const on = !left.includes(a.id);
+                return (
+                  <tr key={a.id} className={on ? undefined : 'text-soft'}>
+                    <Td>
+                      <Checkbox
+                        checked={on}
+                        set={(want) => setLeft(want ? left.filter((x) => x !== a.id) : [...left, a.id])}
+                      >
+                        <span className="sr-only">{a.title}</span>
+                      </Checkbox>
+                    </Td>
+                    <Th scope="row">{a.title}</Th>
+                    <Td>
+                      {nameOf(p)}, {t('{{count}} readers', { count: p.readers.length })}
+                    </Td>
+                    <Td>{dayOf(a.visibleFrom)}</Td>
+                    <Td>{a.dueOn ? dayOf(a.dueOn) : '–'}</Td>
+                    <Td>
+                      <FitWords p={p} />
+                    </Td>
+                  </tr>
+                );
+              })}
+            </TableBody>
+          </Table>
+        </div>
+        {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" aria-busy={busy} disabled={wanted.length === 0} onClick={() => void give()}>
+            {t('Assign {{count}} drafts', { count: wanted.length })}
+          </Button>
+        </DialogFoot>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,196 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { api, ok, type Api } from '../../../shared/api';
+import { dayOf, fm, percent } from '../../../shared/format';
+import { keys } from '../../../shared/keys';
+import { t } from '../../../shared/words';
+import { calledIn, useClass } from '../../classQueries';
+import { Button } from '../../../ui/Button';
+import { Flag } from '../../../ui/Shapes';
+import { Sheet } from '../../../ui/Sheet';
+import { ChangeTerms } from './ChangeTerms';
+import { Figures, FitWords, Progress } from './PlateCard';
+import { SwapText } from './SwapText';
+import { usePlan, type WeekData } from './useWeek';
+import type { Plate } from './weekLayout';
+
+/** One assignment of the week: when, what is said with it, who has which version, and what can be done with it. */
+export function PlatePanel({
+  plate,
+  classId,
+  d,
+  close,
+}: {
+  plate: Plate;
+  classId: string;
+  d: WeekData;
+  close: () => void;
+}) {
+  const a = plate.assignment;
+  const group = d.groups.find((g) => g.id === plate.row.groupId)?.name;
+  return (
+    <Sheet
+      title={a.title}
+      close={close}
+      head={
+        <>
+          <h2 className="text-xl leading-7">{a.title}</h2>
+          <p className="text-sm">
+            {[
+              group ?? (plate.row.kind === 'Everybody' ? t('Everybody') : ''),
+              t('{{count}} readers', { count: plate.readers.length }),
+              a.draft ? t('draft') : t('given {{day}}', { day: dayOf(a.assignedAt) }),
+              a.by,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </p>
+        </>
+      }
+    >
+      {!a.draft && (
+        <Part>
+          <Progress a={a} className="w-full" />
+          <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <Figures a={a} />
+            {plate.late > 0 && <FitWords p={plate} />}
+          </p>
+        </Part>
+      )}
+      <Part>
+        <dl className="[&_dt]:text-soft flex gap-6 [&_dd]:font-semibold [&_dt]:text-sm">
+          <div>
+            <dt>{t('Visible from')}</dt>
+            <dd>{dayOf(a.visibleFrom)}</dd>
+          </div>
+          <div>
+            <dt>{t('Due')}</dt>
+            <dd>{a.dueOn ? dayOf(a.dueOn) : '–'}</dd>
+          </div>
+          <div>
+            <dt>{t('Tries')}</dt>
+            <dd>{a.attempts}</dd>
+          </div>
+        </dl>
+        {a.heading && <Said name={t('Heading')}>{a.heading}</Said>}
+        {a.directions && <Said name={t('Directions')}>{a.directions}</Said>}
+        {a.note && <Said name={t('Note for colleagues')}>{a.note}</Said>}
+      </Part>
+      {a.draft ? <DraftReaders plate={plate} classId={classId} /> : <Versions plate={plate} classId={classId} />}
+      {d.mayAssign && <Deeds plate={plate} classId={classId} d={d} close={close} />}
+    </Sheet>
+  );
+}
+
+const Part = ({ children }: { children: ReactNode }) => (
+  <section className="border-line grid gap-1.5 border-b px-4.5 py-3">{children}</section>
+);
+
+const Said = ({ name, children }: { name: string; children: ReactNode }) => (
+  <p>
+    <b className="font-serif">{name}</b> {children}
+  </p>
+);
+
+/** Who has which version, the shallowest first. */
+function Versions({ plate, classId }: { plate: Plate; classId: string }) {
+  const called = calledIn(useClass(classId).data);
+  const one = useQuery({
+    queryKey: keys.assignment(plate.assignment.id),
+    queryFn: () =>
+      ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId: plate.assignment.id } } })),
+  });
+  const tickets = (one.data?.tickets ?? []).filter((k) => k.state !== 'TakenBack');
+  const depths = [...new Set(tickets.map((k) => k.versionDepth))].sort((x, y) => x - y);
+  if (depths.length === 0) return null;
+  return (
+    <Part>
+      <h3 className="text-base">{t('Who has which version')}</h3>
+      {depths.map((depth) => (
+        <div key={depth} className="grid grid-cols-[4rem_minmax(0,1fr)] items-start gap-1.5">
+          <span className="pt-0.5 text-sm">{fm(depth)} fm</span>
+          <span className="flex flex-wrap gap-1.5">
+            {tickets
+              .filter((k) => k.versionDepth === depth)
+              .map((k) => (
+                <Ticket key={k.id} of={k} name={called(k.readerId, k.givenName)} classId={classId} />
+              ))}
+          </span>
+        </div>
+      ))}
+    </Part>
+  );
+}
+
+const lowest = 0.7;
+
+const Ticket = ({ of: k, name, classId }: { of: Api<'TicketRow'>; name: string; classId: string }) => (
+  <Flag deep={k.forecast < lowest}>
+    <Link to={`/class/${classId}/tickets/${k.id}`} className="no-underline hover:underline">
+      {name}
+    </Link>
+    {k.forecast < lowest && <b>{percent(k.forecast)}</b>}
+  </Flag>
+);
+
+function DraftReaders({ plate, classId }: { plate: Plate; classId: string }) {
+  const readers = useClass(classId).data?.readers ?? [];
+  return (
+    <Part>
+      <h3 className="text-base">{t('For')}</h3>
+      <span className="flex flex-wrap gap-1.5">
+        {readers
+          .filter((r) => plate.readers.includes(r.id))
+          .map((r) => (
+            <Flag key={r.id}>{r.called}</Flag>
+          ))}
+      </span>
+      <p className="text-soft text-sm">
+        <FitWords p={plate} />
+      </p>
+    </Part>
+  );
+}
+
+const week = 7;
+
+function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d: WeekData; close: () => void }) {
+  const a = plate.assignment;
+  const plan = usePlan(classId);
+  const [shown, show] = useState<'change' | 'swap' | null>(null);
+  const open = a.waiting + a.planned + a.underWay;
+  const takeBack = async () => {
+    const { tickets } = await ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId: a.id } } }));
+    return plan.tickets(
+      'TakeBack',
+      tickets.map((k) => k.id),
+    );
+  };
+  return (
+    <div className="bg-sand border-ink sticky bottom-0 grid grid-cols-2 gap-2 border-t px-4.5 py-3">
+      {a.draft && (
+        <Button look="main" onClick={() => void plan.quietly(plan.give([a.id]))}>
+          {t('Assign')}
+        </Button>
+      )}
+      <Button onClick={() => show('change')}>{t('Change…')}</Button>
+      <Button onClick={() => show('swap')}>{t('Swap text…')}</Button>
+      {a.draft ? (
+        <Button onClick={() => void plan.quietly(plan.discard([a.id])).then(close)}>{t('Discard')}</Button>
+      ) : (
+        <Button disabled={open === 0} onClick={() => void plan.quietly(takeBack())}>
+          {open === 0 ? t('Nothing to take back') : t('Take back from {{n}}', { n: open })}
+        </Button>
+      )}
+      <Button onClick={() => void plan.quietly(plan.copy([a.id], week))}>{t('Copy to next week')}</Button>
+      {!a.draft && (
+        <Button asChild>
+          <Link to={`/class/${classId}/assignments/${a.id}`}>{t('Open')}</Link>
+        </Button>
+      )}
+      {shown === 'change' && <ChangeTerms a={a} plan={plan} today={d.today} close={() => show(null)} />}
+      {shown === 'swap' && <SwapText a={a} plan={plan} classId={classId} close={() => show(null)} />}
+    </div>
+  );
+}

@@ -1,0 +1,108 @@
+import { CaretLeft, CaretRight, Copy, PaperPlaneTilt } from '@phosphor-icons/react';
+import { useState } from 'react';
+import { useOutletContext, useSearchParams } from 'react-router';
+import { addDays } from '../../../shared/days';
+import { shortDay } from '../../../shared/format';
+import { t } from '../../../shared/words';
+import type { Place } from '../../frame/Frame';
+import { Button } from '../../../ui/Button';
+import { IconButton } from '../../../ui/IconButton';
+import { ListPage, PageHead } from '../../../ui/Page';
+import { Show } from '../../../ui/Show';
+import { AssignmentTabs } from '../AssignmentTabs';
+import { GiveDrafts } from './GiveDrafts';
+import { PlatePanel } from './PlatePanel';
+import { useWeek, usePlan, type WeekData } from './useWeek';
+import { WeekGrid } from './WeekGrid';
+import { WeekKey } from './WeekKey';
+import { mondayOf } from './weekLayout';
+
+const week = 7;
+
+/** What is given and what is prepared: rows are everybody, the groups and single readers, columns the school days. */
+export default function Week() {
+  const { data } = useOutletContext<Place>();
+  const [search, setSearch] = useSearchParams();
+  const monday = mondayOf(search.get('week') ?? data.today);
+  const days = useWeek(data.id, monday, addDays(monday, 2 * week - 3));
+  const go = (weeks: number) => setSearch({ week: addDays(monday, weeks * week) });
+  return (
+    <ListPage>
+      <PageHead
+        title={t('Assignments')}
+        beside={
+          <>
+            <AssignmentTabs classId={data.id} />
+            <span className="border-line inline-flex items-center gap-1 border-l pl-2.5">
+              <IconButton look="plain" label={t('Week before')} onClick={() => go(-1)}>
+                <CaretLeft size={16} aria-hidden />
+              </IconButton>
+              <span className="min-w-32 text-center">
+                {t('{{from}} – {{to}}', { from: shortDay(monday), to: shortDay(addDays(monday, 4)) })}
+              </span>
+              <IconButton look="plain" label={t('Week after')} onClick={() => go(1)}>
+                <CaretRight size={16} aria-hidden />
+              </IconButton>
+            </span>
+          </>
+        }
+      >
+        {days.data?.mayAssign && <Deeds data={days.data} classId={data.id} monday={monday} />}
+      </PageHead>
+      <Show query={days}>{(d) => <Planned d={d} monday={monday} />}</Show>
+    </ListPage>
+  );
+}
+
+const inWeek = (d: WeekData, monday: string) =>
+  d.plates.filter((p) => p.assignment.visibleFrom >= monday && p.assignment.visibleFrom < addDays(monday, week));
+
+function Deeds({ data, classId, monday }: { data: WeekData; classId: string; monday: string }) {
+  const plan = usePlan(classId);
+  const [giving, setGiving] = useState(false);
+  const next = addDays(monday, week);
+  const here = inWeek(data, monday);
+  const drafts = data.plates.filter((p) => p.assignment.draft);
+  return (
+    <>
+      <Button
+        disabled={here.length === 0}
+        onClick={() =>
+          void plan.quietly(
+            plan.copy(
+              here.map((p) => p.assignment.id),
+              week,
+            ),
+          )
+        }
+      >
+        <Copy size={20} aria-hidden />
+        {t('Copy to week of {{day}}', { day: shortDay(next) })}
+      </Button>
+      {drafts.length > 0 && (
+        <Button look="main" onClick={() => setGiving(true)}>
+          <PaperPlaneTilt size={20} aria-hidden />
+          {t('Assign {{count}} drafts…', { count: drafts.length })}
+        </Button>
+      )}
+      {giving && <GiveDrafts classId={classId} data={data} drafts={drafts} close={() => setGiving(false)} />}
+    </>
+  );
+}
+
+function Planned({ d, monday }: { d: WeekData; monday: string }) {
+  const { data } = useOutletContext<Place>();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const plate = d.plates.find((p) => p.assignment.id === chosen);
+  return (
+    <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:has-[aside]:grid-cols-[minmax(0,1fr)_310px]">
+      <div className="flex min-h-0 min-w-0 flex-col">
+        <WeekGrid d={d} monday={monday} classId={data.id} chosen={chosen} choose={setChosen} />
+        <WeekKey />
+      </div>
+      {plate && (
+        <PlatePanel key={plate.assignment.id} plate={plate} classId={data.id} d={d} close={() => setChosen(null)} />
+      )}
+    </div>
+  );
+}

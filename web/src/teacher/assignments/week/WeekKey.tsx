@@ -1,0 +1,41 @@
+import { BookOpen, ListChecks, Microphone } from '@phosphor-icons/react';
+import type { ReactNode } from 'react';
+import { t } from '../../../shared/words';
+import { LateMark, StateMark } from '../../../ui/StateMark';
+
+const Entry = ({ children }: { children: ReactNode }) => (
+  <li className="inline-flex items-center gap-1.5">{children}</li>
+);
+
+/** What the shapes of the week mean, and its keys. */
+export const WeekKey = () => (
+  <footer className="border-ink flex min-h-8 flex-wrap items-center gap-x-6 border-t px-4 py-1 text-sm">
+    <ul className="flex flex-wrap gap-x-4" aria-label={t('Key')}>
+      <Entry>
+        <BookOpen size={16} aria-hidden /> {t('read')}
+      </Entry>
+      <Entry>
+        <ListChecks size={16} aria-hidden /> {t('quiz')}
+      </Entry>
+      <Entry>
+        <Microphone size={16} aria-hidden /> {t('aloud')}
+      </Entry>
+      <Entry>
+        <StateMark state="Released" bare /> {t('handed in')}
+      </Entry>
+      <Entry>
+        <StateMark state="UnderWay" bare /> {t('under way')}
+      </Entry>
+      <Entry>
+        <StateMark state="Waiting" bare /> {t('waiting')}
+      </Entry>
+      <Entry>
+        <LateMark bare /> {t('late')}
+      </Entry>
+      <Entry>
+        <i aria-hidden className="border-soft bg-paper inline-block h-3 w-6 border border-dashed" /> {t('draft')}
+      </Entry>
+    </ul>
+    <p className="text-soft ml-auto">{t('Drag, or Alt with arrows, to move; with Shift to change the due day.')}</p>
+  </footer>
+);

@@ -1,0 +1,78 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { toast } from 'sonner';
+import { api, ok, sentence, type Api } from '../../../shared/api';
+import { useChanged } from '../../../shared/changed';
+import { keys } from '../../../shared/keys';
+import { useSaid } from '../../classQueries';
+
+export type WeekData = Api<'WeekView'>;
+type Row = Api<'AssignmentRow'>;
+type Done = Api<'DoneView'>;
+
+/** What is given and prepared from a day to a day. */
+export const useWeek = (classId: string, from: string, to: string) =>
+  useQuery({
+    queryKey: keys.week(classId, from, to),
+    placeholderData: keepPreviousData,
+    queryFn: () => ok(api.GET('/classes/{classId}/week', { params: { path: { classId }, query: { from, to } } })),
+  });
+
+export type Terms = Pick<Row, 'visibleFrom' | 'dueOn' | 'heading' | 'directions' | 'note'>;
+
+/** What can be done with assignments and drafts of a class: each says what was done and offers to undo it. */
+export function usePlan(classId: string) {
+  const said = useSaid();
+  const changed = useChanged();
+  const path = { classId };
+  const tell = async (doing: Promise<Done>) => {
+    try {
+      const done = await doing;
+      said(done.summary, done.changeId);
+      return done;
+    } finally {
+      await changed('work');
+    }
+  };
+  return {
+    /** The same, for where nothing shows what was wrong: a message does. */
+    quietly: (doing: Promise<Done>) => tell(doing).catch((e: unknown) => void toast.error(sentence(e))),
+    tell,
+    give: (assignmentIds: string[]) =>
+      ok(api.POST('/classes/{classId}/drafts/give', { params: { path }, body: { assignmentIds } })),
+    discard: (assignmentIds: string[]) =>
+      ok(api.POST('/classes/{classId}/drafts/discard', { params: { path }, body: { assignmentIds } })),
+    copy: (assignmentIds: string[], days: number) =>
+      ok(
+        api.POST('/classes/{classId}/drafts/copy', {
+          params: { path },
+          body: { days, copies: assignmentIds.map((assignmentId) => ({ assignmentId, id: crypto.randomUUID() })) },
+        }),
+      ),
+    change: (a: Row, terms: Partial<Terms>) =>
+      ok(
+        api.PUT('/assignments/{assignmentId}', {
+          params: { path: { assignmentId: a.id } },
+          body: {
+            visibleFrom: a.visibleFrom,
+            dueOn: a.dueOn,
+            heading: a.heading,
+            directions: a.directions,
+            note: a.note,
+            revision: a.revision,
+            ...terms,
+          },
+        }),
+      ),
+    swap: (a: Row, textId: string, begunToo: boolean) =>
+      ok(
+        api.POST('/assignments/{assignmentId}/swap', {
+          params: { path: { assignmentId: a.id } },
+          body: { taskId: crypto.randomUUID(), textId, begunToo },
+        }),
+      ),
+    tickets: (deed: Api<'TicketDeed'>, ticketIds: string[], comment = '') =>
+      ok(api.POST('/classes/{classId}/tickets', { params: { path }, body: { deed, ticketIds, comment } })),
+  };
+}
+
+export type Plan = ReturnType<typeof usePlan>;

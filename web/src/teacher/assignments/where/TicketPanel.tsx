@@ -1,0 +1,137 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { api, ok } from '../../../shared/api';
+import { dayOf, fm, minutes, percent, timeOf } from '../../../shared/format';
+import { keys } from '../../../shared/keys';
+import { isDone, ticketWords } from '../../../shared/ticketStates';
+import { t } from '../../../shared/words';
+import type { ClassData } from '../../classQueries';
+import { markName, TideMarks } from '../../../ui/TideMarks';
+import { Button } from '../../../ui/Button';
+import { Sheet } from '../../../ui/Sheet';
+import { StateMark } from '../../../ui/StateMark';
+import { usePlan } from '../week/useWeek';
+import type { Place, PlacesData } from './places';
+import { SendBack } from './SendBack';
+
+/** One reader's work on one assignment as it is now, and what can be done with it. */
+export function TicketPanel({
+  d,
+  data,
+  ticket: k,
+  close,
+}: {
+  d: PlacesData;
+  data: ClassData;
+  ticket: Place;
+  close: () => void;
+}) {
+  const reader = data.readers.find((r) => r.id === k.readerId);
+  const a = d.plates.find((p) => p.assignment.id === k.assignmentId)?.assignment;
+  const live = useQuery({
+    queryKey: keys.ticket(k.id),
+    queryFn: () => ok(api.GET('/tickets/{ticketId}', { params: { path: { ticketId: k.id } } })),
+  });
+  const answered = (live.data?.questions ?? []).flatMap((q, i) => {
+    const answer = live.data?.answers[i];
+    return answer && answer.tries.length > 0 ? [{ q, answer }] : [];
+  });
+  return (
+    <Sheet
+      title={t('{{name}}, {{title}}', { name: reader?.called ?? '', title: a?.title ?? '' })}
+      close={close}
+      head={
+        <>
+          <h2 className="text-xl leading-7">
+            {reader?.givenName} {reader?.familyName}
+          </h2>
+          <p className="text-sm">
+            <Link to={`/class/${data.id}/assignments/${k.assignmentId}`}>{a?.title}</Link>
+          </p>
+          <p className="text-sm">
+            {t('version {{depth}} fm · fit {{fit}}', { depth: fm(k.depth), fit: percent(k.forecast) })}
+          </p>
+        </>
+      }
+    >
+      <Part>
+        <p className="flex items-center gap-2 font-semibold">
+          <StateMark state={k.state} bare /> {t(ticketWords[k.state])}
+          {k.round > 1 && t('round {{n}}', { n: k.round })}
+        </p>
+        <p>
+          {k.state === 'UnderWay' && t('page {{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
+          {k.score != null && t('{{score}} right on the first try', { score: percent(k.score) })}
+        </p>
+        <p className="text-sm">
+          {[
+            k.openedAt && t('Opened {{day}} {{time}}', { day: dayOf(k.openedAt), time: timeOf(k.openedAt) }),
+            k.handedInAt && t('handed in {{day}} {{time}}', { day: dayOf(k.handedInAt), time: timeOf(k.handedInAt) }),
+            live.data &&
+              live.data.ticket.seconds > 0 &&
+              t('active {{time}}', { time: minutes(live.data.ticket.seconds) }),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+      </Part>
+      <Part>
+        <h3 className="text-base">{t('Answers so far')}</h3>
+        {answered.length === 0 && <p className="text-soft">{t('No answers yet.')}</p>}
+        <ol className="grid gap-1.5">
+          {answered.map(({ q, answer }) => (
+            <li key={q.id} className="text-sm">
+              <b className="font-semibold">{q.stem}</b>
+              <span className="flex items-center gap-1.5">
+                <TideMarks of={[answer.mark]} /> {markName(answer.mark)}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </Part>
+      <Deeds k={k} classId={data.id} may={d.mayAssign} />
+    </Sheet>
+  );
+}
+
+const Part = ({ children }: { children: ReactNode }) => (
+  <section className="border-line grid gap-1.5 border-b px-4.5 py-3">{children}</section>
+);
+
+/** What can be done with a ticket; what cannot says why. */
+function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean }) {
+  const plan = usePlan(classId);
+  const [sending, setSending] = useState(false);
+  const handedIn = isDone(k.state);
+  return (
+    <div className="bg-sand border-ink sticky bottom-0 grid grid-cols-2 gap-2 border-t px-4.5 py-3">
+      <Button asChild look="main">
+        <Link to={`/class/${classId}/tickets/${k.id}`}>{t('Open')}</Link>
+      </Button>
+      {may && (
+        <>
+          <Button disabled={!handedIn} onClick={() => void plan.quietly(plan.tickets('GiveAgain', [k.id]))}>
+            {t('Assign again')}
+          </Button>
+          <Button disabled={!handedIn} onClick={() => setSending(true)}>
+            {t('Send back…')}
+          </Button>
+          {k.state === 'TakenBack' ? (
+            <Button onClick={() => void plan.quietly(plan.tickets('Restore', [k.id]))}>{t('Restore')}</Button>
+          ) : (
+            <Button disabled={handedIn} onClick={() => void plan.quietly(plan.tickets('TakeBack', [k.id]))}>
+              {t('Take back')}
+            </Button>
+          )}
+          <p className="col-span-2 text-sm">
+            {handedIn
+              ? t('What is handed in is not taken back.')
+              : t('Assign again and Send back wait for work handed in.')}
+          </p>
+        </>
+      )}
+      {sending && <SendBack plan={plan} ticketIds={[k.id]} close={() => setSending(false)} />}
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import { isDone, type TicketState } from '../../../shared/ticketStates';
+import { t } from '../../../shared/words';
+import { useTray } from '../../tray/useTray';
+import { Button } from '../../../ui/Button';
+import { usePlan } from '../week/useWeek';
+import type { PlacesData } from './places';
+import { SendBack } from './SendBack';
+
+const mayTakeBack: ReadonlySet<TicketState> = new Set(['Planned', 'Waiting', 'UnderWay']);
+
+/** What is picked, and what can be done with all of it: each button says for how many it holds. */
+export function TicketsFoot({
+  d,
+  classId,
+  picked,
+  clear,
+}: {
+  d: PlacesData;
+  classId: string;
+  picked: ReadonlySet<string>;
+  clear: () => void;
+}) {
+  const plan = usePlan(classId);
+  const tray = useTray();
+  const [sending, setSending] = useState(false);
+  const those = d.places.filter((k) => picked.has(k.id));
+  const readers = [...new Set(those.map((k) => k.readerId))];
+  const open = those.filter((k) => mayTakeBack.has(k.state)).map((k) => k.id);
+  const done = those.filter((k) => isDone(k.state)).map((k) => k.id);
+  const gone = those.filter((k) => k.state === 'TakenBack').map((k) => k.id);
+  const act = (deed: 'TakeBack' | 'Restore' | 'GiveAgain', ids: string[]) =>
+    void plan.quietly(plan.tickets(deed, ids)).then(clear);
+  const all = new Set(d.places.map((k) => k.readerId)).size;
+  return (
+    <footer className="border-ink flex min-h-11 flex-wrap items-center gap-2 border-t px-4 py-1.5">
+      <p className="mr-2">
+        {those.length === 0
+          ? t('{{count}} readers', { count: all })
+          : t('{{n}} of {{count}} readers picked', { n: readers.length, count: all })}
+      </p>
+      <span className="text-soft text-sm">{t('Figures: right on the first try, of 100.')}</span>
+      <span className="grow" />
+      {those.length > 0 && (
+        <>
+          <Button size="sm" look="plain" onClick={clear}>
+            {t('Clear')}
+          </Button>
+          <Button
+            size="sm"
+            onClick={() => readers.filter((id) => !tray.readers.includes(id)).forEach(tray.toggleReader)}
+          >
+            {t('Add {{count}} readers to tray', { count: readers.length })}
+          </Button>
+          {done.length > 0 && (
+            <>
+              <Button size="sm" onClick={() => act('GiveAgain', done)}>
+                {t('Assign {{n}} again', { n: done.length })}
+              </Button>
+              <Button size="sm" onClick={() => setSending(true)}>
+                {t('Send {{n}} back…', { n: done.length })}
+              </Button>
+            </>
+          )}
+          {gone.length > 0 && (
+            <Button size="sm" onClick={() => act('Restore', gone)}>
+              {t('Restore {{n}}', { n: gone.length })}
+            </Button>
+          )}
+          {open.length > 0 && (
+            <Button size="sm" onClick={() => act('TakeBack', open)}>
+              {t('Take {{n}} back', { n: open.length })}
+            </Button>
+          )}
+        </>
+      )}
+      {sending && <SendBack plan={plan} ticketIds={done} close={() => setSending(false)} />}
+    </footer>
+  );
+}

@@ -1,0 +1,58 @@
+import type { Api } from '../../../shared/api';
+
+export type PlacesData = Api<'PlacesView'>;
+export type Place = Api<'PlaceRow'>;
+type Plate = Api<'WeekPlate'>;
+
+/** A column: one assignment for everybody, or the first, second, … of each group, or what single readers have. */
+export interface PlaceColumn {
+  key: string;
+  /** The assignment of everybody's column. */
+  plate: Plate | null;
+  /** Of a group's columns: which of the group's, from 0. */
+  nth: number | null;
+}
+
+/** The columns of a stretch of days: what everybody has, then as many as the busiest group has, then single readers'. */
+export function columnsOf(d: PlacesData): PlaceColumn[] {
+  const everybody = d.plates.filter((p) => p.row.kind === 'Everybody');
+  const most = Math.max(0, ...d.groups.map((g) => ofGroup(d, g.id).length));
+  const single = d.plates.some((p) => p.row.kind === 'Single');
+  return [
+    ...everybody.map((plate) => ({ key: plate.assignment.id, plate, nth: null })),
+    ...Array.from({ length: most }, (_, nth) => ({ key: `group-${nth}`, plate: null, nth })),
+    ...(single ? [{ key: 'single', plate: null, nth: null }] : []),
+  ];
+}
+
+export const ofGroup = (d: PlacesData, groupId: string) =>
+  d.plates.filter((p) => p.row.kind === 'Group' && p.row.groupId === groupId);
+
+/** What a reader has in a column. */
+export function cellsOf(d: PlacesData, column: PlaceColumn, readerId: string, groupId: string | null): Place[] {
+  const wanted = wantedIn(d, column, groupId);
+  return d.places.filter((k) => k.readerId === readerId && wanted.has(k.assignmentId));
+}
+
+function wantedIn(d: PlacesData, column: PlaceColumn, groupId: string | null) {
+  if (column.plate) return new Set([column.plate.assignment.id]);
+  if (column.nth !== null) {
+    const plate = groupId === null ? undefined : ofGroup(d, groupId)[column.nth];
+    return new Set(plate ? [plate.assignment.id] : []);
+  }
+  return new Set(d.plates.filter((p) => p.row.kind === 'Single').map((p) => p.assignment.id));
+}
+
+export const filters = ['Waiting', 'UnderWay', 'Done', 'ToMark', 'SentBack', 'TakenBack', 'Late', 'TooFast'] as const;
+export type Filter = (typeof filters)[number];
+
+const done: ReadonlySet<string> = new Set(['HandedIn', 'ToMark', 'Marked', 'Released']);
+const open: ReadonlySet<string> = new Set(['Waiting', 'UnderWay', 'SentBack']);
+
+/** Whether a ticket is one of those a word of the head counts. */
+export function matches(filter: Filter, k: Place, dueOn: string | null, today: string): boolean {
+  if (filter === 'Done') return done.has(k.state);
+  if (filter === 'Late') return dueOn !== null && dueOn < today && open.has(k.state);
+  if (filter === 'TooFast') return done.has(k.state) && k.tooFast > 0 && 2 * k.tooFast >= k.answered;
+  return k.state === filter;
+}
