@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { axe, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
+import { assignments, axe, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
 
 // Accessibility of each view, at the width of a desk and of a tablet.
 for (const [width, name] of [
@@ -50,7 +50,19 @@ for (const [width, name] of [
       await expect(page.getByRole('heading', { name: /^Depth/ })).toBeVisible();
       await axe(page, 'text');
       await place(page, 'Assignments');
-      await page.getByRole('table').getByRole('link').nth(12).click();
+      await expect(page.getByRole('region', { name: 'Everybody' })).toBeVisible();
+      await axe(page, 'week');
+      await page.getByRole('button', { name: /^The Mill That Waits/ }).click();
+      await expect(page.getByRole('heading', { name: 'Who has which version' })).toBeVisible();
+      await axe(page, 'an assignment of the week');
+      await page.keyboard.press('Escape');
+      await assignments(page, 'Who is where');
+      await page.getByRole('button', { name: /Mateo, The Mill That Waits/ }).click();
+      await expect(page.getByRole('heading', { name: 'Answers so far' })).toBeVisible();
+      await axe(page, 'who is where');
+      await page.keyboard.press('Escape');
+      await assignments(page, 'All');
+      await page.getByRole('table').getByRole('link').nth(24).click();
       await expect(page.getByRole('link', { name: /^Answers of/ }).first()).toBeVisible();
       await axe(page, 'assignment');
       await page

@@ -1,10 +1,7 @@
 import { expect, test } from './world.mjs';
-import { axe, choose, place, reader, signIn, teacher, view } from './people.mjs';
+import { assignments, axe, choose, place, reader, signIn, teacher, view } from './people.mjs';
 
-const checks = async (page) => {
-  await place(page, 'Assignments');
-  await page.getByRole('navigation', { name: 'Assignment views' }).getByRole('link', { name: 'Level checks' }).click();
-};
+const checks = (page) => assignments(page, 'Level checks');
 const begin = async (child, title) => child.getByRole('link', { name: `Start: ${title}` }).click();
 const practise = async (child, right) => {
   await child.getByRole('button', { name: 'Try one first' }).click();

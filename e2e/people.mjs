@@ -45,6 +45,14 @@ export async function place(page, name) {
   await expect(link).toHaveAttribute('aria-current', 'page');
 }
 
+/** A view of the assignments: Week, Who is where, All, Level checks. */
+export async function assignments(page, name) {
+  await place(page, 'Assignments');
+  const link = page.getByRole('navigation', { name: 'Assignment views' }).getByRole('link', { name, exact: true });
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}
+
 export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {}) {
   // Some homes speak Spanish; the walks read English, which a reader can choose.
   await page.addInitScript(() => localStorage.setItem('dc-language', localStorage.getItem('dc-language') ?? 'en'));

@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import config from './playwright.config.mjs';
-import { choose, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
+import { assignments, choose, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
 import { zip } from './zip.mjs';
 
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
@@ -78,7 +78,21 @@ await desk.evaluate(() =>
     .forEach((k) => localStorage.removeItem(k)),
 );
 await place(desk, 'Assignments');
-await desk.getByRole('table').getByRole('link').nth(12).click();
+await desk.getByRole('button', { name: /^The Mill That Waits/ }).click();
+await desk.getByRole('heading', { name: 'Who has which version' }).waitFor();
+await shot(desk, 'week');
+await desk.keyboard.press('Escape');
+await assignments(desk, 'Who is where');
+await desk.getByRole('button', { name: /not opened/ }).click();
+await desk
+  .getByRole('button', { name: /Mina, / })
+  .first()
+  .click();
+await desk.getByRole('heading', { name: 'Answers so far' }).waitFor();
+await shot(desk, 'who-is-where');
+await desk.keyboard.press('Escape');
+await assignments(desk, 'All');
+await desk.getByRole('table').getByRole('link').nth(24).click();
 await desk
   .getByRole('link', { name: /^Answers of/ })
   .first()

@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { choose, place, reader, teacher, toQuestions } from './people.mjs';
+import { assignments, choose, place, reader, teacher, toQuestions } from './people.mjs';
 
 // The whole job once, from a roster to a group, as a teacher and a reader would do it.
 test.describe.configure({ mode: 'serial' });
@@ -104,7 +104,7 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   // A balancer may send each request elsewhere: the live line is opened at once, without negotiating first.
   desk.on('request', (r) => expect(r.url()).not.toContain('negotiate'));
   await teacher(desk);
-  await place(desk, 'Assignments');
+  await assignments(desk, 'All');
   await desk.getByRole('link', { name: text }).first().click();
   const row = desk.getByRole('row', { name: /Mateo Rivas/ });
   await expect(row).toContainText('waiting');

@@ -35,10 +35,10 @@ public sealed record AssignmentTerms(
     /// <param name="before">As they were; what has not been changed is not asked again. Null for a new one.</param>
     public IEnumerable<(string Field, Message Sentence)> Faults(DateOnly today, AssignmentTerms? before = null)
     {
-        if (DueOn < VisibleFrom)
-            yield return ("dueOn", $"It is due before readers see it. Choose a later day.");
-        else if (DueOn < today && DueOn != before?.DueOn)
+        if (DueOn < today && DueOn != before?.DueOn)
             yield return ("dueOn", $"This day has passed. Choose today or a later day.");
+        else if (DueOn < VisibleFrom)
+            yield return ("dueOn", $"It is due before readers see it. Choose a later day.");
         if (Heading.Length > LongestHeading)
             yield return ("heading", $"Use {LongestHeading} letters or fewer.");
         if (Directions.Length > LongestDirections)

@@ -21,11 +21,13 @@ public sealed record FitCount(int Within, int Easy, int TooDeep);
 /// <summary>An assignment as it lies in the week.</summary>
 /// <param name="Readers">Who has it, or is to have it.</param>
 /// <param name="Late">Readers who have not handed it in though it was due.</param>
+/// <param name="Had">Of a draft, readers who have or had its text already; they do not get it again.</param>
 public sealed record WeekPlate(
     AssignmentRow Assignment,
     WeekRow Row,
     IReadOnlyList<ReaderId> Readers,
     int Late,
+    int Had,
     FitCount Fit
 );
 
@@ -69,7 +71,8 @@ public static class WeekEndpoints
         Giving giving,
         SchoolStore schools,
         TextStore texts,
-        WeekStore weeks
+        WeekStore weeks,
+        AssignmentStore assignments
     )
     {
         var room = await giving.Class(classId, Deed.SeeClass);
@@ -80,7 +83,15 @@ public static class WeekEndpoints
             today,
             [.. Days(first, last).Select(day => new WeekDay(day, !calendar.IsSchoolDay(day)))],
             GroupsOf(room),
-            await Plates(room, await weeks.Between(classId, first, last), today, await desk.School(), texts, weeks),
+            await Plates(
+                room,
+                await weeks.Between(classId, first, last),
+                today,
+                await desk.School(),
+                texts,
+                weeks,
+                assignments
+            ),
             desk.May(Deed.Assign, room.Place)
         );
     }
@@ -92,7 +103,8 @@ public static class WeekEndpoints
         Desk desk,
         Giving giving,
         TextStore texts,
-        WeekStore weeks
+        WeekStore weeks,
+        AssignmentStore assignments
     )
     {
         var room = await giving.Class(classId, Deed.SeeClass);
@@ -102,7 +114,7 @@ public static class WeekEndpoints
         return new(
             today,
             GroupsOf(room),
-            await Plates(room, given, today, await desk.School(), texts, weeks),
+            await Plates(room, given, today, await desk.School(), texts, weeks, assignments),
             await weeks.Places(classId, first, last),
             desk.May(Deed.Assign, room.Place)
         );
@@ -112,7 +124,7 @@ public static class WeekEndpoints
     private static (DateOnly First, DateOnly Last) Span(DateOnly? from, DateOnly? to, DateOnly today)
     {
         var first = from ?? today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
-        var last = to ?? first.AddDays(4);
+        var last = to ?? first.AddDays(6);
         new Faults()
             .If(last < first, "to", $"The last day is before the first.")
             .If(last.DayNumber - first.DayNumber >= MostDays, "to", $"Choose {MostDays} days or fewer.")
@@ -136,7 +148,8 @@ public static class WeekEndpoints
         DateOnly today,
         School school,
         TextStore texts,
-        WeekStore weeks
+        WeekStore weeks,
+        AssignmentStore store
     )
     {
         var meant = await weeks.MeantBy([.. assignments.Select(a => a.Id)]);
@@ -145,7 +158,10 @@ public static class WeekEndpoints
         var versions = new Dictionary<TextId, IReadOnlyList<Fathoms>>();
         foreach (var textId in assignments.Select(a => a.TextId).Distinct())
             versions[textId] = [.. (await texts.Versions(textId, room.Place.SchoolId)).Select(v => v.Depth)];
-        return [.. assignments.Select(a => Plate(a))];
+        var had = new Dictionary<TextId, IReadOnlySet<ReaderId>>();
+        foreach (var textId in assignments.Where(a => a.Draft).Select(a => a.TextId).Distinct())
+            had[textId] = (await store.Given(textId, [.. room.Roster.Select(r => r.Id)])).Keys.ToHashSet();
+        return [.. assignments.Select(Plate)];
 
         WeekPlate Plate(AssignmentRow a)
         {
@@ -156,6 +172,7 @@ public static class WeekEndpoints
                 WeekRow.Of(meant[a.Id].Aims, who, room.Groups, room.Roster.Count),
                 who,
                 late,
+                a.Draft ? who.Count(had[a.TextId].Contains) : 0,
                 Count(who.Where(depths.ContainsKey).Select(r => depths[r]), versions[a.TextId], cuts)
             );
         }

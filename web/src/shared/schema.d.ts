@@ -10726,6 +10726,8 @@ export interface components {
       readers: components['schemas']['ReaderId'][];
       /** Format: int32 */
       late: number;
+      /** Format: int32 */
+      had: number;
       fit: components['schemas']['FitCount'];
     };
     WeekRow: {

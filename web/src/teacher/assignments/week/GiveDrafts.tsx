@@ -24,7 +24,9 @@ export function GiveDrafts({
   close: () => void;
 }) {
   const plan = usePlan(classId);
-  const [left, setLeft] = useState<string[]>([]);
+  // What everybody has had already goes to nobody.
+  const idle = drafts.filter((p) => p.had >= p.readers.length).map((p) => p.assignment.id);
+  const [left, setLeft] = useState<string[]>(idle);
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const wanted = drafts.filter((p) => !left.includes(p.assignment.id));
@@ -69,6 +71,7 @@ export function GiveDrafts({
                     <Td>
                       <Checkbox
                         checked={on}
+                        disabled={idle.includes(a.id)}
                         set={(want) => setLeft(want ? left.filter((x) => x !== a.id) : [...left, a.id])}
                       >
                         <span className="sr-only">{a.title}</span>

@@ -55,6 +55,7 @@ export function FitWords({ p }: { p: Plate }) {
         {t('{{n}} late', { n: p.late })}
       </span>
     );
+  if (p.had > 0) return t('{{n}} of {{of}} have had it', { n: p.had, of: p.readers.length });
   const { within, easy, tooDeep } = p.fit;
   return [
     within > 0 && t('{{n}} within reach', { n: within }),

@@ -24,7 +24,7 @@ export default function Week() {
   const { data } = useOutletContext<Place>();
   const [search, setSearch] = useSearchParams();
   const monday = mondayOf(search.get('week') ?? data.today);
-  const days = useWeek(data.id, monday, addDays(monday, 2 * week - 3));
+  const days = useWeek(data.id, monday, addDays(monday, 2 * week - 1));
   const go = (weeks: number) => setSearch({ week: addDays(monday, weeks * week) });
   return (
     <ListPage>

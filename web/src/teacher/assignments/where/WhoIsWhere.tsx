@@ -26,7 +26,7 @@ export default function WhoIsWhere() {
   const { data } = useOutletContext<ClassPlace>();
   const [search, setSearch] = useSearchParams();
   const monday = mondayOf(search.get('week') ?? data.today);
-  const to = addDays(monday, 4);
+  const to = addDays(monday, week - 1);
   const places = useQuery({
     queryKey: keys.places(data.id, monday, to),
     placeholderData: keepPreviousData,
@@ -47,7 +47,7 @@ export default function WhoIsWhere() {
                   <CaretLeft size={16} aria-hidden />
                 </IconButton>
                 <span className="text-center">
-                  {t('{{from}} – {{to}}', { from: shortDay(monday), to: shortDay(to) })}
+                  {t('{{from}} – {{to}}', { from: shortDay(monday), to: shortDay(addDays(monday, 4)) })}
                 </span>
                 <IconButton look="plain" label={t('Week after')} onClick={() => go(1)}>
                   <CaretRight size={16} aria-hidden />

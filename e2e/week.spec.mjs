@@ -1,0 +1,144 @@
+import { expect, test } from './world.mjs';
+import { assignments, axe, place, reader, teacher } from './people.mjs';
+
+// A class's reading, a week at a time: planned, given, moved, mended.
+
+/** Presses things and counts. */
+function presses() {
+  let n = 0;
+  return {
+    press: async (what) => {
+      n++;
+      await what.click();
+    },
+    count: () => n,
+  };
+}
+
+const row = (page, name) => page.getByRole('region', { name, exact: true });
+
+test('next week is prepared from this one with three presses, given together, and undone whole', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Assignments');
+  await expect(row(page, 'Ferry').getByRole('button', { name: /^The Mill That Waits/ })).toBeVisible();
+  const drafts = Number(/\d+/.exec(await page.getByRole('button', { name: /^Assign \d+ drafts…/ }).textContent())[0]);
+  const shared = row(page, 'Everybody').locator('button[draggable="true"]').first();
+  await expect(shared).toContainText('draft');
+  const { press, count } = presses();
+  await press(page.getByRole('button', { name: /^Copy to week of/ }));
+  await expect(page.getByText(/^Copied \d+ assignments as drafts/)).toBeVisible();
+  const assign = page.getByRole('button', { name: /^Assign \d+ drafts…/ });
+  await expect(assign).not.toHaveText(`Assign ${drafts} drafts…`);
+  await press(assign);
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText(/^(\d+) of \1 have had it$/).first()).toBeVisible();
+  await axe(page, 'assigning drafts');
+  await press(dialog.getByRole('button', { name: /^Assign \d+ drafts$/ }));
+  expect(count()).toBeLessThanOrEqual(3);
+  // What was copied of this week everybody has had: it stays a draft, and was said to.
+  await expect(page.getByText(`Assigned ${drafts} drafts`)).toBeVisible();
+  await expect(shared).not.toContainText('draft');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText(/assignments are drafts again/)).toBeVisible();
+  await expect(shared).toContainText('draft');
+});
+
+test('a draft is moved by keys, given new directions, and discarded; each is undone', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Assignments');
+  await page.getByRole('button', { name: /make it wide/ }).click();
+  const draft = row(page, 'Ferry').locator('button[draggable="true"]', { hasText: 'draft' }).last();
+  const title = (await draft.locator('b').textContent()).trim();
+  const plate = row(page, 'Ferry').getByRole('button', { name: new RegExp(`^${title} draft`) });
+  const before = await plate.textContent();
+  await plate.focus();
+  await page.keyboard.press('Alt+Shift+ArrowLeft');
+  await expect(page.getByText(`Changed “${title}”`)).toBeVisible();
+  await expect(plate).not.toHaveText(before);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText('It is as it was.')).toBeVisible();
+  await expect(plate).toHaveText(before);
+
+  await plate.click();
+  const panel = page.getByRole('complementary', { name: title });
+  await panel.getByRole('button', { name: 'Change…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Directions for readers').fill('Stop after each page.');
+  await dialog.getByRole('textbox', { name: 'Due on' }).fill('1 Jan 2020');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(dialog.getByText('It is due before readers see it. Choose a later day.')).toBeVisible();
+  await axe(page, 'changing an assignment');
+  await dialog.getByRole('textbox', { name: 'Due on' }).fill('');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(panel.getByText('Stop after each page.')).toBeVisible();
+
+  await panel.getByRole('button', { name: 'Discard' }).click();
+  await expect(page.getByText(/^Discarded 1 draft/)).toBeVisible();
+  await expect(plate).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(plate).toBeVisible();
+});
+
+test('who has not begun is seen with one press; work is taken back, sent back with a comment, and read by the reader', async ({
+  page,
+  browser,
+}) => {
+  await teacher(page);
+  await assignments(page, 'Who is where');
+  const { press, count } = presses();
+  await press(page.getByRole('button', { name: /not opened$/ }));
+  expect(count()).toBe(1);
+  const picked = page.getByText(/^\d+ of 24 readers picked$/);
+  await expect(picked).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'Select Mateo', exact: true })).toBeChecked();
+  await page.getByRole('button', { name: 'Clear' }).click();
+
+  const cell = page.getByRole('button', { name: /^Mateo, The Mill That Waits/ });
+  await cell.click();
+  const panel = page.getByRole('complementary');
+  await expect(panel.getByRole('button', { name: 'Send back…' })).toBeDisabled();
+  await panel.getByRole('button', { name: 'Take back' }).click();
+  await expect(page.getByText('Took back from 1 reader')).toBeVisible();
+  await expect(cell).toContainText('taken back');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(cell).toContainText('waiting');
+  await page.keyboard.press('Escape');
+
+  // Mateo's last finished text comes back to him.
+  const done = page.getByRole('button', { name: /^Mateo, .*finished/ }).first();
+  await done.click();
+  await page.getByRole('complementary').getByRole('button', { name: 'Send back…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Send back' }).click();
+  await expect(dialog.getByText(/^Say what the reader should do now/)).toBeVisible();
+  await dialog.getByLabel('Comment to reader').fill('Look at page 2 again, Mateo.');
+  await axe(page, 'sending back');
+  await dialog.getByRole('button', { name: 'Send back' }).click();
+  await expect(page.getByText('Sent back to 1 reader')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Mateo, .*sent back/ })).toBeVisible();
+
+  const child = await (await browser.newContext()).newPage();
+  await reader(child);
+  await expect(child.getByText('Your teacher sent this back.').first()).toBeVisible();
+  await axe(child, 'home with work sent back');
+});
+
+test('a wrong text is swapped with four presses for those who have not begun', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Assignments');
+  const { press, count } = presses();
+  const plate = row(page, 'Mill').locator('button[draggable="true"]').first();
+  const title = (await plate.locator('b').textContent()).trim();
+  await press(plate);
+  await press(page.getByRole('complementary').getByRole('button', { name: 'Swap text…' }));
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Find a text').fill('barometer');
+  await axe(page, 'swapping a text');
+  await press(dialog.getByRole('button', { name: 'Use “How a Barometer Listens”' }));
+  expect(count()).toBeLessThanOrEqual(4);
+  await expect(page.getByText(`Swapped “${title}” for “How a Barometer Listens”`, { exact: false })).toBeVisible();
+  await expect(row(page, 'Mill').getByRole('button', { name: /^How a Barometer Listens/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText('The text they had before is back.')).toBeVisible();
+  await expect(plate).toContainText(title);
+});
