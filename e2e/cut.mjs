@@ -39,6 +39,8 @@ export const places = [
   '/texts/copies',
   '/texts/word-lists',
   '/assignments',
+  '/assignments/where',
+  '/assignments/all',
   '/assignments/checks',
   '/assignments/checks/new',
   '/marking',

@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, rosters, load, fuzz or house after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, rosters, load, fuzz or house after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -74,11 +74,23 @@ fuzz() { # damaged files, in every way in that takes files
   halt
 }
 
+plan() { # giving much at once, and who is where
+  serve deepcurrent_bench true
+  node "$ROOT/bench/plan.mjs" "$address" give
+  sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
+  node "$ROOT/bench/plan.mjs" "$address" places "$ROOT/.data/places.json"
+  node "$ROOT/bench/plan.mjs" report "$ROOT/.data/places.json" "$(spent)"
+  halt
+}
+
+# What the database has spent on the demo's since it was asked to forget.
+spent() { sql "select sum(total_exec_time + total_plan_time) from pg_stat_statements s join pg_database d on d.oid = s.dbid where d.datname = 'deepcurrent_bench'" deepcurrent_bench; }
+
 house() { node "$ROOT/bench/house.mjs" "$ROOT"; } # what the code itself measures
 
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, rosters, load, fuzz, house)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | plan | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, rosters, load, fuzz, house)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -94,9 +106,9 @@ results="$ROOT/bench/results.md"
   node "$ROOT/bench/class-page.mjs" "$address" reset
   sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
   node "$ROOT/bench/class-page.mjs" "$address" measure "$ROOT/.data/class-page.json"
-  spent=$(sql "select sum(total_exec_time + total_plan_time) from pg_stat_statements s join pg_database d on d.oid = s.dbid where d.datname = 'deepcurrent_bench'" deepcurrent_bench)
-  node "$ROOT/bench/class-page.mjs" report "$ROOT/.data/class-page.json" "$spent"
+  node "$ROOT/bench/class-page.mjs" report "$ROOT/.data/class-page.json" "$(spent)"
   halt
+  plan
   library
   rosters
   load

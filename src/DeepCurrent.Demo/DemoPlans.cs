@@ -34,11 +34,18 @@ internal sealed class DemoPlans(ChangeStore changes)
         SimulatedText? kept
     )
     {
+        var others = library.Where(t => t != kept).ToList();
         var ofGroup = new Dictionary<GroupId, SimulatedText?>();
         foreach (var group in people.Where(p => groupOf.ContainsKey(p.Id)).GroupBy(p => groupOf[p.Id]))
-            ofGroup[group.Key] = group.Any(p => p.Name == DemoWorld.KnownReader) ? kept : null;
-        foreach (var (id, _) in ofGroup.Where(g => g.Value is null).ToList())
-            ofGroup[id] = Middle(people, id, depths).NextText(library, depths[Middle(people, id, depths).Id]);
+        {
+            var middle = Middle(people, group.Key, depths);
+            // Few of a group may know its text.
+            var fresh = others.Where(t => 4 * group.Count(p => p.Seen.Contains(t.Row.Id)) <= group.Count());
+            ofGroup[group.Key] =
+                kept is not null && group.Any(p => p.Name == DemoWorld.KnownReader)
+                    ? kept
+                    : middle.NextText(fresh, depths[middle.Id]);
+        }
         return
         [
             .. people
@@ -50,7 +57,7 @@ internal sealed class DemoPlans(ChangeStore changes)
         SimulatedText? TextOf(SimulatedReader p) =>
             groupOf.TryGetValue(p.Id, out var id) && ofGroup[id] is { } text && !p.Seen.Contains(text.Row.Id) ? text
             : p.Name == DemoWorld.KnownReader && kept is not null ? kept
-            : p.NextText(library, depths[p.Id]);
+            : p.NextText(others, depths[p.Id]);
     }
 
     private SimulatedReader Middle(

@@ -158,6 +158,62 @@ public sealed class PlanTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_draft_for_a_group_follows_its_readers_and_a_group_that_is_gone_is_said()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 5);
+        var ids = room.Readers.Select(r => r.Id).ToArray();
+        Task<JsonNode> Group(string name, params string[] readers) =>
+            ana.Stored(
+                $"/api/classes/{room.Id}/groups",
+                new
+                {
+                    groups = new[]
+                    {
+                        new { name, readerIds = readers },
+                        new { name = "Rest", readerIds = ids.Except(readers).ToArray() },
+                    },
+                }
+            );
+        async Task<IEnumerable<string>> Meant(string assignment) =>
+            (await Plates(ana, room)).Single(p => (string)p!["assignment"]!["id"]! == assignment)!["readers"]!
+                .AsArray()
+                .Select(r => (string)r!);
+
+        await Group("Mill", ids[0], ids[1]);
+        var draft = (string)
+            (
+                await ana.Posted(
+                    $"/api/classes/{room.Id}/assignments",
+                    new
+                    {
+                        readerIds = new[] { ids[0], ids[1] },
+                        textId = await Text(ana),
+                        attempts = 2,
+                        skipGiven = true,
+                        draft = true,
+                    }
+                )
+            )["assignmentId"]!;
+        (await Meant(draft)).ShouldBe([ids[0], ids[1]], ignoreOrder: true);
+        var regrouped = await Group("Mill", ids[1], ids[2], ids[3]);
+        (await Meant(draft)).ShouldBe([ids[1], ids[2], ids[3]], ignoreOrder: true);
+        await Undo(ana, regrouped);
+        (await Meant(draft)).ShouldBe([ids[0], ids[1]], ignoreOrder: true);
+
+        await Group("Quay", ids[0], ids[1]);
+        (await Meant(draft)).ShouldBeEmpty("that group is gone, and nobody is put in its place");
+        (
+            await ana.Problem(
+                await ana.Post($"/api/classes/{room.Id}/drafts/give", new { assignmentIds = new[] { draft } }),
+                422
+            )
+        )["fields"]!
+            ["assignmentIds"]
+            .ShouldNotBeNull();
+    }
+
+    [Fact]
     public async Task What_is_visible_later_waits_for_its_day_and_a_day_that_is_moved_shows_it()
     {
         var (ana, room, assignment) = await Given(from: Today.AddDays(2), due: Today.AddDays(5));
@@ -181,6 +237,17 @@ public sealed class PlanTests(Harness harness)
         ).ShouldBe("changed", "somebody who saw it as it was does not write over it");
         await Undo(ana, changed);
         (await Mine(reader)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_is_restored_before_its_day_waits_for_it()
+    {
+        var (ana, room, assignment) = await Given(from: Today.AddDays(2));
+        var tickets = await Tickets(ana, assignment);
+        await Step(ana, room, "TakeBack", tickets);
+        await Step(ana, room, "Restore", tickets);
+        (await Mine(await harness.Reader(room, 0))).ShouldBeEmpty();
+        ((int)(await ana.Get($"/api/assignments/{assignment}"))["assignment"]!["planned"]!).ShouldBe(2);
     }
 
     [Fact]

@@ -12,7 +12,7 @@ namespace DeepCurrent.Data.Assignments;
 
 /// <summary>Assignments that were given together.</summary>
 /// <param name="AssignmentId">The first of them.</param>
-public sealed record GivenBefore(AssignmentId AssignmentId, ChangeId ChangeId, int Tickets, int Texts);
+public sealed record GivenBefore(AssignmentId AssignmentId, ChangeId ChangeId, Message Summary, int Tickets, int Texts);
 
 public sealed record AssignmentRow
 {
@@ -128,7 +128,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     {
         return await db.First<GivenBefore>(
             """
-            select (array_agg(a.id order by array_position(@ids, a.id)))[1] as assignment_id, h.id as change_id,
+            select (array_agg(a.id order by array_position(@ids, a.id)))[1] as assignment_id, h.id as change_id, h.summary,
                    sum((select count(*) from ticket k where k.assignment_id = a.id))::int as tickets,
                    count(*)::int as texts
             from assignment a

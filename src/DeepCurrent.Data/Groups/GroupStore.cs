@@ -88,8 +88,27 @@ public sealed class GroupStore(NpgsqlDataSource db)
             );
             opened.Add(id);
         }
+        await MoveAims(c, t, closed, opened);
         return new(closed, opened);
     }
+
+    /// <summary>What is meant for a group is meant for the group that has its name now.</summary>
+    private static Task MoveAims(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyList<GroupId> from,
+        IReadOnlyList<GroupId> to
+    ) =>
+        c.ExecuteAsync(
+            """
+            update aim m
+            set group_id = n.id
+            from guided_group o join guided_group n on n.name = o.name
+            where m.group_id = o.id and o.id = any(@from) and n.id = any(@to)
+            """,
+            new { from = from.ToArray(), to = to.ToArray() },
+            t
+        );
 
     /// <summary>Takes a regrouping back; false if the groups have been changed again since.</summary>
     public static async Task<bool> Undo(NpgsqlConnection c, NpgsqlTransaction t, ClassId classId, Regrouping regrouping)
@@ -104,6 +123,7 @@ public sealed class GroupStore(NpgsqlDataSource db)
         ).ToHashSet();
         if (!open.SetEquals(regrouping.Opened))
             return false;
+        await MoveAims(c, t, regrouping.Opened, regrouping.Closed);
         await c.ExecuteAsync(
             """
             delete from guided_group

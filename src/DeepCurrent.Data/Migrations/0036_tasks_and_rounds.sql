@@ -39,13 +39,14 @@ create table aim (
   id uuid primary key,
   assignment_id uuid not null references assignment on delete cascade,
   class_id uuid not null references class on delete cascade,
-  group_id uuid references guided_group on delete set null,
+  group_id uuid references guided_group on delete cascade,
   reader_id uuid references reader on delete cascade,
   check (group_id is null or reader_id is null),
   unique nulls not distinct (assignment_id, class_id, group_id, reader_id)
 );
 create index aim_of_class on aim (class_id, assignment_id);
 create index aim_of_reader on aim (reader_id) where reader_id is not null;
+create index aim_of_group on aim (group_id) where group_id is not null;
 
 insert into aim (id, assignment_id, class_id, reader_id)
 select gen_random_uuid(), k.assignment_id, a.class_id, k.reader_id

@@ -10,37 +10,31 @@ namespace DeepCurrent.Data.Tickets;
 /// <param name="Round">The round after it.</param>
 public sealed record TicketMoved(TicketId Id, ReaderId ReaderId, TicketState From, TicketState To, int Was, int Round);
 
+/// <summary>A step that somebody takes with tickets.</summary>
+/// <param name="Today">The school's.</param>
+/// <param name="Comment">To the readers, of a round that begins with it.</param>
+public sealed record TicketAct(TicketStep Step, AdultId By, DateTimeOffset At, DateOnly Today, string Comment = "");
+
 /// <summary>What teachers do with tickets that are out: take back, bring back, send back, give again. Each stands in the
 /// transaction that lists it.</summary>
 public static class TicketMover
 {
     /// <summary>Takes a step with those tickets of a class whose life allows it; the others stay as they are.</summary>
-    /// <param name="comment">To the readers, of a round that begins with it.</param>
     public static async Task<IReadOnlyList<TicketMoved>> Move(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         IReadOnlyCollection<TicketId> ids,
         ClassId classId,
-        TicketStep step,
-        AdultId by,
-        string comment,
-        DateTimeOffset now
+        TicketAct act
     )
     {
-        var begun = TicketLife.Begun(step);
+        var begun = TicketLife.Begun(act.Step);
         var moved = (
-            await c.QueryAsync<(
-                TicketId Id,
-                ReaderId Reader,
-                TicketState State,
-                int Round,
-                int Last,
-                int? Done,
-                bool Marked
-            )>(
+            await c.QueryAsync<Row>(
                 """
-                select k.id, k.reader_id, k.state, k.round, d.last, d.done, k.score is not null
+                select k.id, k.reader_id, k.state, k.round, d.last, d.done, k.score is not null as marked, a.visible_from
                 from ticket k
+                  join assignment a on a.id = k.assignment_id
                   join lateral (
                     select max(number) as last, max(number) filter (where handed_in_at is not null) as done
                     from round
@@ -52,36 +46,23 @@ public static class TicketMover
                 new { ids = ids.ToArray(), classId },
                 t
             )
-        )
-            .Select(k => (Ticket: k, To: TicketLife.After(k.State, step, k.Round, k.Marked)))
-            .Where(x => x.To is not null && (begun is null || x.Ticket.Last < TicketLife.MostRounds))
-            .Select(x => new TicketMoved(
-                x.Ticket.Id,
-                x.Ticket.Reader,
-                x.Ticket.State,
-                x.To!.Value,
-                x.Ticket.Round,
-                begun is not null ? x.Ticket.Last + 1
-                    : TicketLife.Done(x.To.Value) ? x.Ticket.Done ?? x.Ticket.Round
-                    : x.Ticket.Round
-            ))
-            .ToList();
+        ).Select(k => k.Moved(act)).OfType<TicketMoved>().ToList();
         if (moved.Count == 0)
             return moved;
-        await Put(c, t, [.. moved.Select(m => (m.Id, m.To, m.Round))], now);
+        await Put(c, t, [.. moved.Select(m => (m.Id, m.To, m.Round))], act.At);
         if (begun is { } how)
             await c.ExecuteAsync(
                 """
                 insert into round (ticket_id, number, begun, begun_at, begun_by, comment)
-                select id, number, @how, @now, @by, @comment
+                select id, number, @how, @At, @By, @Comment
                 from unnest(@ids, @rounds) x (id, number)
                 """,
                 new
                 {
                     how = how.ToString(),
-                    now,
-                    by,
-                    comment,
+                    act.At,
+                    act.By,
+                    act.Comment,
                     ids = moved.Select(m => m.Id).ToArray(),
                     rounds = moved.Select(m => m.Round).ToArray(),
                 },
@@ -139,6 +120,31 @@ public static class TicketMover
         await Put(c, t, [.. back.Select(m => (m.Id, m.From, m.Was))], now);
         await c.Tell(t, "ticket", classId);
         return back.Count;
+    }
+
+    private sealed record Row(
+        TicketId Id,
+        ReaderId ReaderId,
+        TicketState State,
+        int Round,
+        int Last,
+        int? Done,
+        bool Marked,
+        DateOnly VisibleFrom
+    )
+    {
+        /// <summary>The ticket after a step; null where it cannot be taken.</summary>
+        public TicketMoved? Moved(TicketAct act)
+        {
+            if (TicketLife.After(State, act.Step, Round, Marked) is not { } to)
+                return null;
+            if (TicketLife.Begun(act.Step) is not null)
+                return Last < TicketLife.MostRounds ? new(Id, ReaderId, State, to, Round, Last + 1) : null;
+            // What comes back before its day waits for it.
+            if (act.Step is TicketStep.Restored && VisibleFrom > act.Today)
+                to = TicketState.Planned;
+            return new(Id, ReaderId, State, to, Round, TicketLife.Done(to) ? Done ?? Round : Round);
+        }
     }
 
     private static Task Put(

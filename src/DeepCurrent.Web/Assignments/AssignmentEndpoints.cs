@@ -67,7 +67,13 @@ public sealed record AssignRequest(
 /// <param name="Versions">Versions fixed by the teacher, by reader.</param>
 public sealed record TextToGive(AssignmentId Id, TextId TextId, IReadOnlyDictionary<ReaderId, VersionId>? Versions);
 
-public sealed record AssignedView(AssignmentId AssignmentId, ChangeId ChangeId, int Tickets, int Texts = 1);
+public sealed record AssignedView(
+    AssignmentId AssignmentId,
+    ChangeId ChangeId,
+    Message Summary,
+    int Tickets,
+    int Texts
+);
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>
@@ -147,7 +153,7 @@ public static class AssignmentEndpoints
         var wanted = Wanted(request);
         // The same request again, after a lost answer, is what it was.
         if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b)
-            return new(b.AssignmentId, b.ChangeId, b.Tickets, b.Texts);
+            return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
         var given = new List<(string Title, NewAssignment Assignment)>();
         foreach (var w in wanted)
         {
@@ -182,7 +188,13 @@ public static class AssignmentEndpoints
                 return new(new Assigned([.. given.Select(g => g.Assignment.Id)]), Summary(given, chosen.Count));
             }
         );
-        return new(given[0].Assignment.Id, change!.Id, given.Sum(g => g.Assignment.Tickets.Count), given.Count);
+        return new(
+            given[0].Assignment.Id,
+            change!.Id,
+            change.Summary,
+            given.Sum(g => g.Assignment.Tickets.Count),
+            given.Count
+        );
     }
 
     private static Message Summary(IReadOnlyList<(string Title, NewAssignment Assignment)> given, int chosen)

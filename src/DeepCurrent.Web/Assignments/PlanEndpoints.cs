@@ -124,7 +124,13 @@ public static class PlanEndpoints
                     $"“{row.Title}” was due on a day that has passed. Change its dates first."
                 );
             await giving.TitleOf(row.TextId);
-            var tickets = await giving.Tickets(row.TextId, room.Meant(meant[row.Id].Aims), null, skipGiven: true);
+            var readers = room.Meant(meant[row.Id].Aims);
+            if (readers.Count == 0)
+                throw Refused.Field(
+                    "assignmentIds",
+                    $"Nobody “{row.Title}” is for is in the class any more, or their group is gone. Discard the draft."
+                );
+            var tickets = await giving.Tickets(row.TextId, readers, null, skipGiven: true);
             if (tickets.Count > 0)
                 given.Add((row, await assignments.TaskOf(row.Id), tickets));
         }
@@ -255,22 +261,13 @@ public static class PlanEndpoints
                 $"Say what the reader should do now."
             )
             .Refuse();
-        var step = StepOf(request.Deed);
+        var act = new TicketAct(StepOf(request.Deed), desk.Who.Adult, desk.Now, await desk.Today(), comment);
         var done = 0;
         var made = await changes.Do(By(desk, classId), ChangeKind.Tickets, async (c, t) =>
         {
-            var moved = await TicketMover.Move(
-                c,
-                t,
-                [.. request.TicketIds],
-                classId,
-                step,
-                desk.Who.Adult,
-                comment,
-                desk.Now
-            );
+            var moved = await TicketMover.Move(c, t, [.. request.TicketIds], classId, act);
             done = moved.Count;
-            return done == 0 ? null : new(new TicketsMoved(step, moved), Said(request.Deed, done));
+            return done == 0 ? null : new(new TicketsMoved(act.Step, moved), Said(request.Deed, done));
         });
         return made is null
             ? throw Refused.Conflict("state", $"Where these readers are, this cannot be done. Nothing changed.")
@@ -334,10 +331,7 @@ public static class PlanEndpoints
                 t,
                 [.. open.Select(k => k.Id)],
                 row.ClassId,
-                TicketStep.TakenBack,
-                desk.Who.Adult,
-                "",
-                desk.Now
+                new(TicketStep.TakenBack, desk.Who.Adult, desk.Now, today)
             );
             await AssignmentWriter.AddTask(c, t, assignmentId, task);
             if (!row.Draft)

@@ -33,10 +33,7 @@ internal sealed class UndoAssigned() : Undoes<Assigned>(ChangeKind.Assigned, Dee
             at.T,
             await AssignmentStore.TicketsOf(at.C, at.T, did.AssignmentIds, classId),
             classId,
-            TicketStep.TakenBack,
-            at.Change.AdultId,
-            "",
-            at.Now
+            new(TicketStep.TakenBack, at.Change.AdultId, at.Now, at.Yardstick.Year.Clock.DayOf(at.Now))
         );
         return taken.Count == 0
             ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")

@@ -106,6 +106,8 @@ public sealed record ClassView
 
     public required bool MayChangeRoster { get; init; }
 
+    public required bool MayAssign { get; init; }
+
     public required Probability ZoneLow { get; init; }
 
     public required Probability ZoneHigh { get; init; }
@@ -172,6 +174,7 @@ public static class ClassEndpoints
             OwnColumns = school.Chart.OwnColumns,
             Part = place.Part,
             MayChangeRoster = may,
+            MayAssign = desk.May(Deed.Assign, place),
             ZoneLow = new(school.ZoneLow),
             ZoneHigh = new(school.ZoneHigh),
         };

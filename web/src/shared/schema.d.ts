@@ -7684,12 +7684,10 @@ export interface components {
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
       changeId: components['schemas']['ChangeId'];
+      summary: components['schemas']['Message'];
       /** Format: int32 */
       tickets: number;
-      /**
-       * Format: int32
-       * @default 1
-       */
+      /** Format: int32 */
       texts: number;
     };
     /**
@@ -8111,6 +8109,7 @@ export interface components {
       ownColumns: string[];
       part: components['schemas']['Part'];
       mayChangeRoster: boolean;
+      mayAssign: boolean;
       zoneLow: components['schemas']['Probability'];
       zoneHigh: components['schemas']['Probability'];
     };

@@ -9,7 +9,7 @@ import { Select } from '../../ui/Select';
 import { DateField } from '../../ui/DateField';
 import { TextField } from '../../ui/TextField';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
-import { useGiving, type Giving } from './useGiving';
+import { useGiving, whomOptions, type Giving } from './useGiving';
 
 /** Says exactly what will happen, then does it: who gets which version of which text, until when. */
 const earlier: Record<Api<'EarlierReading'>, Phrase> = {
@@ -20,12 +20,19 @@ const earlier: Record<Api<'EarlierReading'>, Phrase> = {
 };
 
 export function AssignDialog(props: Giving) {
-  const { texts, readers, close } = props;
+  const { texts, close } = props;
   const giving = useGiving(props);
-  const { how, setHow, skip, setSkip, error, busy, rows, going, goingTo, people, assign } = giving;
+  const { how, setHow, skip, setSkip, error, busy, rows, readers, going, goingTo, people, assign } = giving;
   return (
     <Dialog title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
       <form noValidate className="grid gap-3" onSubmit={(e) => void assign(e)}>
+        <Select
+          label={t('For')}
+          error={fieldOf(error, 'readerIds')}
+          value={giving.who}
+          set={giving.setWho}
+          options={whomOptions(props.data, props.readers)}
+        />
         <How of={giving} today={props.data.today} />
         <h3>{t('What happens')}</h3>
         {texts.map((text) => (

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useMemo, useState, type FormEvent } from 'react';
 import { api, ok } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { addDays } from '../../shared/days';
@@ -15,6 +15,32 @@ export interface Giving {
   texts: TextRow[];
   readers: ReaderRow[];
   close: () => void;
+}
+
+const inTray = 'tray',
+  everybody = 'all';
+
+/** Whom something is for: those who were picked up, everybody, or a group by its name. */
+function readersOf(who: string, data: ClassData, these: ReaderRow[]): ReaderRow[] {
+  if (who === inTray) return these;
+  return who === everybody ? data.readers : data.readers.filter((r) => groupKey(r.group) === who);
+}
+const groupKey = (name: string | null) => `group ${name ?? ''}`;
+
+/** The choices of whom it is for, each with how many. */
+export function whomOptions(data: ClassData, these: ReaderRow[]) {
+  const groups = [...new Set(data.readers.map((r) => r.group).filter((g) => g !== null))];
+  return [
+    ...(these.length > 0 ? [{ value: inTray, label: t('{{count}} readers in tray', { count: these.length }) }] : []),
+    { value: everybody, label: t('Everybody, {{count}} readers', { count: data.readers.length }) },
+    ...groups.map((name) => ({
+      value: groupKey(name),
+      label: t('{{group}}, {{count}} readers', {
+        group: name,
+        count: data.readers.filter((r) => r.group === name).length,
+      }),
+    })),
+  ];
 }
 
 /** When and how something is given. */
@@ -42,7 +68,9 @@ function wayOf(data: ClassData): How {
 }
 
 /** What is given to whom and how, as it stands in the window; giving it. */
-export function useGiving({ data, texts, readers, close }: Giving) {
+export function useGiving({ data, texts, readers: these, close }: Giving) {
+  const [who, setWho] = useState(these.length > 0 ? inTray : everybody);
+  const readers = useMemo(() => readersOf(who, data, these), [who, data, these]);
   const [how, put] = useState(() => ({ ...wayOf(data), visibleFrom: data.today, due: addDays(data.today, 4) }));
   const setHow = (change: Partial<How>) => put((before) => ({ ...before, ...change }));
   const [skip, setSkip] = useState(true);
@@ -129,6 +157,9 @@ export function useGiving({ data, texts, readers, close }: Giving) {
     }
   };
   return {
+    who,
+    setWho,
+    readers,
     how,
     setHow,
     skip,

@@ -6,6 +6,8 @@ import { fm } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { sure } from '../../shared/sure';
 import { t } from '../../shared/words';
+import { AssignDialog } from '../assignments/AssignDialog';
+import { useTexts } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { Button } from '../../ui/Button';
@@ -72,7 +74,11 @@ function OneText({ x }: { x: TextData }) {
 }
 
 function Head({ x, version, classId }: { x: TextData; version: Version; classId: string }) {
+  const { data } = useOutletContext<Place>();
   const tray = useTray();
+  const [assigning, setAssigning] = useState(false);
+  const text = useTexts(classId, assigning ? [x.id] : []).data?.[0];
+  const mayAssign = data.mayAssign && x.questions.some((q) => !q.after);
   return (
     <PageHead
       title={x.title}
@@ -86,9 +92,22 @@ function Head({ x, version, classId }: { x: TextData; version: Version; classId:
       }
     >
       <TextActions x={x} version={version} classId={classId} />
-      <Button look="main" onClick={() => tray.toggleText(x.id)}>
+      <Button onClick={() => tray.toggleText(x.id)}>
         {tray.texts.includes(x.id) ? t('Remove from tray') : t('Add to tray')}
       </Button>
+      {mayAssign && (
+        <Button look="main" onClick={() => setAssigning(true)}>
+          {t('Assign…')}
+        </Button>
+      )}
+      {assigning && text && (
+        <AssignDialog
+          data={data}
+          texts={[text]}
+          readers={data.readers.filter((r) => tray.readers.includes(r.id))}
+          close={() => setAssigning(false)}
+        />
+      )}
     </PageHead>
   );
 }

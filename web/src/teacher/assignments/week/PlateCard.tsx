@@ -116,7 +116,7 @@ export function PlateCard({
       style={{ gridColumn: `${from + 1} / ${to + 2}`, gridRow: lane + 1 }}
     >
       <span className="flex min-w-0 items-center justify-between gap-2">
-        <b className={cx('text-sm font-semibold', narrow ? 'line-clamp-2' : 'truncate')}>
+        <b className={cx('text-sm font-semibold', narrow ? 'wrap-anywhere' : 'truncate')}>
           {called && <span className="font-normal">{called}: </span>}
           {a.title}
         </b>

@@ -5,9 +5,10 @@ import { dayOf, fm } from '../../../shared/format';
 import { sure } from '../../../shared/sure';
 import { t } from '../../../shared/words';
 import { useClass } from '../../classQueries';
+import { useTray } from '../../tray/useTray';
 import { PlateCard } from './PlateCard';
 import { useMoves } from './useMoves';
-import { usePlan, type WeekData } from './useWeek';
+import { usePlan, type Plan, type WeekData } from './useWeek';
 import { WeekHead } from './WeekHead';
 import { gap, lay, sameRow, type Laid } from './weekLayout';
 
@@ -75,6 +76,8 @@ export function WeekGrid({
                 choose={choose}
                 moves={moves}
                 names={names}
+                readers={row.ids}
+                plan={plan}
               />
             </section>
           );
@@ -97,16 +100,24 @@ function useRows(d: WeekData, classId: string) {
           to: fm(Math.max(...depths)).split('.')[0] ?? '',
         });
   };
+  const tray = useTray();
   const single = new Set(d.plates.filter((p) => p.row.kind === 'Single').flatMap((p) => p.readers));
   return [
-    { name: t('Everybody'), row: { kind: 'Everybody' } as const, readers: readers.length, range: '' },
+    {
+      name: t('Everybody'),
+      row: { kind: 'Everybody' } as const,
+      ids: readers.map((r) => r.id),
+      readers: readers.length,
+      range: '',
+    },
     ...d.groups.map((g) => ({
       name: g.name,
       row: { kind: 'Group', groupId: g.id } as const,
+      ids: g.readerIds,
       readers: g.readerIds.length,
       range: range(g.readerIds),
     })),
-    { name: t('Single readers'), row: { kind: 'Single' } as const, readers: single.size, range: '' },
+    { name: t('Single readers'), row: { kind: 'Single' } as const, ids: tray.readers, readers: single.size, range: '' },
   ];
 }
 
@@ -120,9 +131,13 @@ function Lane({
   choose,
   moves,
   names,
+  readers,
+  plan,
 }: {
   d: WeekData;
   names: ReadonlyMap<string, string>;
+  readers: readonly string[];
+  plan: Plan;
   laid: Laid[];
   lanes: number;
   split: number;
@@ -180,14 +195,40 @@ function Lane({
           moves={moves}
         />
       ))}
-      {free && d.mayAssign && (
-        <i
-          className="text-soft self-center px-2 text-sm"
-          style={{ gridColumn: `${free.from + 1} / ${free.to + 2}`, gridRow: 1 }}
-        >
-          {free.whole ? t('nothing yet') : t('nothing from {{day}}', { day: dayOf(sure(d.days[free.from]).day) })}
-        </i>
-      )}
+      {free && d.mayAssign && <Gap d={d} free={free} readers={readers} plan={plan} />}
     </div>
+  );
+}
+
+/** Where a row has nothing: it says so, and with texts in the tray it is where they are drafted. */
+function Gap({
+  d,
+  free,
+  readers,
+  plan,
+}: {
+  d: WeekData;
+  free: { from: number; to: number; whole: boolean };
+  readers: readonly string[];
+  plan: Plan;
+}) {
+  const tray = useTray();
+  const [first, last] = [sure(d.days[free.from]).day, sure(d.days[free.to]).day];
+  const place = { gridColumn: `${free.from + 1} / ${free.to + 2}`, gridRow: 1 };
+  if (tray.texts.length > 0 && readers.length > 0 && last >= d.today)
+    return (
+      <button
+        type="button"
+        className="border-overlay text-overlay hover:bg-tint z-1 mx-0.75 rounded-sm border border-dashed px-2 text-left text-sm"
+        style={place}
+        onClick={() => void plan.quietly(plan.draft([...readers], tray.texts, first < d.today ? d.today : first, last))}
+      >
+        {t('Draft {{count}} texts from tray here', { count: tray.texts.length })}
+      </button>
+    );
+  return (
+    <i className="text-soft self-center px-2 text-sm" style={place}>
+      {free.whole ? t('nothing yet') : t('nothing from {{day}}', { day: dayOf(first) })}
+    </i>
   );
 }

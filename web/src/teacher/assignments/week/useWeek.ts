@@ -9,6 +9,8 @@ export type WeekData = Api<'WeekView'>;
 type Row = Api<'AssignmentRow'>;
 type Done = Api<'DoneView'>;
 
+const usualTries = 2;
+
 /** What is given and prepared from a day to a day. */
 export const useWeek = (classId: string, from: string, to: string) =>
   useQuery({
@@ -39,6 +41,24 @@ export function usePlan(classId: string) {
     tell,
     give: (assignmentIds: string[]) =>
       ok(api.POST('/classes/{classId}/drafts/give', { params: { path }, body: { assignmentIds } })),
+    /** Texts for readers from a day to a day, kept to be given later. */
+    draft: async (readerIds: string[], textIds: string[], visibleFrom: string, dueOn: string): Promise<Done> => {
+      const made = await ok(
+        api.POST('/classes/{classId}/assignments', {
+          params: { path },
+          body: {
+            readerIds,
+            texts: textIds.map((textId) => ({ id: crypto.randomUUID(), textId })),
+            visibleFrom,
+            dueOn,
+            attempts: usualTries,
+            skipGiven: true,
+            draft: true,
+          },
+        }),
+      );
+      return { changeId: made.changeId, summary: made.summary, done: made.texts, left: 0 };
+    },
     discard: (assignmentIds: string[]) =>
       ok(api.POST('/classes/{classId}/drafts/discard', { params: { path }, body: { assignmentIds } })),
     copy: (assignmentIds: string[], days: number) =>
