@@ -14,6 +14,9 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
   await page.getByRole('link', { name: 'Open profile' }).click();
   const account = page.getByRole('region', { name: 'Evidence for the level' }).first();
   await expect(account.getByText(/after one more level check/)).toBeVisible();
+  // The latest are shown at first.
+  const all = account.getByRole('button', { name: 'Show all' });
+  if (await all.isVisible()) await all.click();
   const rows = account.getByRole('row');
   const count = await rows.count();
   expect(count).toBeGreaterThan(4);

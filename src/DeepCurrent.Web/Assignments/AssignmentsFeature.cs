@@ -24,6 +24,7 @@ public sealed class AssignmentsFeature : IFeature
     {
         AssignmentEndpoints.Map(api);
         WeekEndpoints.Map(api);
-        PlanEndpoints.Map(api);
+        DraftEndpoints.Map(api);
+        MendEndpoints.Map(api);
     }
 }
