@@ -78,7 +78,7 @@ export function TicketPanel({
       </Part>
       <Part>
         <h3 className="text-base">{t('Answers so far')}</h3>
-        {answered.length === 0 && <p className="text-soft">{t('No answers yet.')}</p>}
+        {live.data && answered.length === 0 && <p className="text-soft">{t('No answers yet.')}</p>}
         <ol className="grid gap-1.5">
           {answered.map(({ q, answer }) => (
             <li key={q.id} className="text-sm">
