@@ -39,20 +39,7 @@ public sealed class NothingLostTests(Harness harness)
         );
     }
 
-    private static object Answer(JsonNode question, DateTimeOffset at) =>
-        new
-        {
-            questionId = (string)question["id"]!,
-            at,
-            milliseconds = 30_000,
-            words = (string)question["kind"]! is "Short" or "Long" ? "Because the tide was out." : "",
-            picks = (string)question["kind"]! switch
-            {
-                "Order" or "Match" => Enumerable.Range(0, question["choices"]!.AsArray().Count).ToArray(),
-                "Multiple" => [.. Enumerable.Range(0, (int)question["wanted"]!)],
-                _ => new[] { 0 },
-            },
-        };
+    private static object Answer(JsonNode question, DateTimeOffset at) => Answering.To(question, at);
 
     private Task<T?> Ask<T>(string sql, string id) => harness.Ask<T>(sql, Guid.Parse(id));
 

@@ -67,37 +67,6 @@ public sealed class PlanTests(Harness harness)
 
     private static async Task<JsonArray> Mine(Person reader) => (await reader.Get("/api/my/tickets")).AsArray();
 
-    /// <summary>Answers every question of the quiz and hands in.</summary>
-    private static async Task HandIn(Person reader, string ticket)
-    {
-        var work = await reader.Get($"/api/my/tickets/{ticket}");
-        foreach (var q in work["questions"]!.AsArray())
-        {
-            var choices = q!["choices"]!.AsArray().Count;
-            (
-                await reader.Put(
-                    $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
-                    new
-                    {
-                        questionId = (string)q["id"]!,
-                        at = DateTimeOffset.UtcNow,
-                        milliseconds = 40_000,
-                        words = (string)q["kind"]! is "Short" or "Long" ? "Because the tide was out." : "",
-                        picks = (string)q["kind"]! switch
-                        {
-                            "Order" or "Match" => Enumerable.Range(0, choices).ToArray(),
-                            "Multiple" => [.. Enumerable.Range(0, (int)q["wanted"]!)],
-                            _ => new[] { 0 },
-                        },
-                    }
-                )
-            ).EnsureSuccessStatusCode();
-        }
-        (
-            await reader.Post($"/api/my/tickets/{ticket}/hand-in", new { at = DateTimeOffset.UtcNow })
-        ).EnsureSuccessStatusCode();
-    }
-
     [Fact]
     public async Task A_draft_is_seen_by_colleagues_only_until_it_is_given_and_giving_is_undone_whole()
     {
@@ -345,10 +314,10 @@ public sealed class PlanTests(Harness harness)
     [Fact]
     public async Task Sent_back_a_ticket_begins_another_round_and_the_first_stays_the_evidence()
     {
-        var (ana, room, assignment) = await Given();
+        var (ana, room, _) = await Given();
         var reader = await harness.Reader(room, 0);
         var ticket = (string)(await Mine(reader))[0]!["id"]!;
-        await HandIn(reader, ticket);
+        await Answering.HandIn(reader, ticket);
         var evidence = await Evidence(ticket);
         evidence.ShouldBeGreaterThan(0);
         var score = await harness.Ask<double>("select score from ticket where id = $1", Guid.Parse(ticket));
@@ -370,7 +339,7 @@ public sealed class PlanTests(Harness harness)
         ((string)back["comment"]!).ShouldBe("Read page 2 again.");
         ((int)back["answered"]!).ShouldBe(0);
         (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]![0]!["attempts"]!.AsArray().ShouldBeEmpty();
-        await HandIn(reader, ticket);
+        await Answering.HandIn(reader, ticket);
 
         (await Evidence(ticket)).ShouldBe(evidence, "who answers again knows the questions");
         (await harness.Ask<double>("select score from ticket where id = $1", Guid.Parse(ticket))).ShouldBe(score);
@@ -384,7 +353,6 @@ public sealed class PlanTests(Harness harness)
             )
         ).ShouldBe(2);
         ((string)(await Mine(reader))[0]!["state"]!).ShouldBe("Released");
-        _ = assignment;
     }
 
     private Task<long> Evidence(string ticket) =>
@@ -396,7 +364,7 @@ public sealed class PlanTests(Harness harness)
         var (ana, room, _) = await Given();
         var reader = await harness.Reader(room, 0);
         var ticket = (string)(await Mine(reader))[0]!["id"]!;
-        await HandIn(reader, ticket);
+        await Answering.HandIn(reader, ticket);
         var again = await Step(ana, room, "GiveAgain", [ticket]);
         ((string)(await Mine(reader))[0]!["state"]!).ShouldBe("Waiting");
         await Step(ana, room, "TakeBack", [ticket]);
@@ -435,7 +403,7 @@ public sealed class PlanTests(Harness harness)
         var (ana, room, assignment) = await Given(due: Today.AddDays(1));
         var reader = await harness.Reader(room, 0);
         var ticket = (string)(await Mine(reader))[0]!["id"]!;
-        await HandIn(reader, ticket);
+        await Answering.HandIn(reader, ticket);
         var places = (await ana.Get($"/api/classes/{room.Id}/places"))["places"]!.AsArray();
         places.Count.ShouldBe(2);
         var mine = places.Single(k => (string)k!["id"]! == ticket)!;
@@ -449,5 +417,99 @@ public sealed class PlanTests(Harness harness)
         )["fields"]!
             ["to"]
             .ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task What_was_handed_in_last_stands_first_whatever_its_score()
+    {
+        var (ana, room, _) = await Given();
+        var reader = await harness.Reader(room, 0);
+        var earlier = (string)(await Mine(reader))[0]!["id"]!;
+        await Answering.HandIn(reader, earlier);
+        await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = new[] { room.Readers[0].Id },
+                textId = await Text(ana, "ferry+cat"),
+                attempts = 1,
+                skipGiven = true,
+            }
+        );
+        var later = (string)(await Mine(reader)).Single(k => (string)k!["state"]! == "Waiting")!["id"]!;
+        await Answering.HandIn(reader, later);
+        foreach (var (first, second) in new[] { (0.2, 0.9), (0.9, 0.2) })
+        {
+            await Score(later, first);
+            await Score(earlier, second);
+            (await Mine(reader)).Select(k => (string)k!["id"]!).ShouldBe([later, earlier]);
+        }
+        Task<object?> Score(string ticket, double score) =>
+            harness.Ask<object>("update round set score = $2 where ticket_id = $1", Guid.Parse(ticket), score);
+    }
+
+    [Fact]
+    public async Task A_text_of_ones_own_choosing_has_rounds_like_any_other()
+    {
+        var (ana, room, _) = await Given(draft: true);
+        (
+            await ana.Put(
+                $"/api/classes/{room.Id}/choosing",
+                new
+                {
+                    open = true,
+                    depth = "WithinReach",
+                    mostOpen = 3,
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        var reader = await harness.Reader(room, 0);
+        var offer = (string)(await reader.Get("/api/my/choices"))["offers"]![0]!["textId"]!;
+        var ticket = (string)(await reader.Stored($"/api/my/choices/{offer}"))["ticketId"]!;
+        await Answering.HandIn(reader, ticket);
+        (await harness.Ask<long>("select count(*) from round where ticket_id = $1", Guid.Parse(ticket))).ShouldBe(1);
+        var state = (string)(await Mine(reader))[0]!["state"]!;
+        if (state == "Released")
+            ((double)(await reader.Get($"/api/my/tickets/{ticket}/result"))["score"]!).ShouldBe(
+                await harness.Ask<double>("select score from ticket where id = $1", Guid.Parse(ticket))
+            );
+        await Step(ana, room, "GiveAgain", [ticket]);
+        ((int)(await Mine(reader))[0]!["round"]!).ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task Of_two_who_give_a_draft_at_once_one_does()
+    {
+        var (ana, room, draft) = await Given(draft: true);
+        var answers = await Task.WhenAll(
+            Enumerable
+                .Range(0, 4)
+                .Select(_ => ana.Post($"/api/classes/{room.Id}/drafts/give", new { assignmentIds = new[] { draft } }))
+        );
+        answers.Count(a => a.IsSuccessStatusCode).ShouldBe(1);
+        answers.Count(a => (int)a.StatusCode == 409).ShouldBe(3);
+        (await Tickets(ana, draft)).Count.ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task Who_looks_hears_of_a_day_that_was_moved_and_of_its_undo()
+    {
+        var (ana, room, assignment) = await Given(draft: true);
+        using var line = await ana.Watch(room.Id);
+        var changed = await ana.Stored(
+            $"/api/assignments/{assignment}",
+            new
+            {
+                visibleFrom = Today.AddDays(1),
+                dueOn = (DateOnly?)null,
+                heading = "",
+                directions = "",
+                note = "",
+                revision = 1,
+            }
+        );
+        await line.Hear();
+        await Undo(ana, changed);
+        await line.Hear();
     }
 }

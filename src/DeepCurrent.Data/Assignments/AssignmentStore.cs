@@ -20,6 +20,9 @@ public sealed record AssignmentRow
 
     public required ClassId ClassId { get; init; }
 
+    /// <summary>What is to be done: where the text was swapped, the task that came last.</summary>
+    public required TaskId TaskId { get; init; }
+
     public required TextId TextId { get; init; }
 
     public required string Title { get; init; }
@@ -183,20 +186,12 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
-    /// <summary>An assignment of a class; null if it is not in that class.</summary>
-    public Task<AssignmentRow?> InClass(AssignmentId id, ClassId classId) =>
-        db.One<AssignmentRow>($"{RowSql} where a.id = @id and a.class_id = @classId {RowGroups}", new { id, classId });
-
-    /// <summary>What is to be done in an assignment: of one whose text was swapped, the text that came last.</summary>
-    public Task<TaskId> TaskOf(AssignmentId id) =>
-        db.Single<TaskId>("select id from task where assignment_id = @id order by position desc limit 1", new { id });
-
-    /// <summary>Says to whoever looks that something of a class's assignments is otherwise now.</summary>
-    public async Task Tell(ClassId classId)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await c.Tell(null, "ticket", classId);
-    }
+    /// <summary>Those of some assignments that are in a class.</summary>
+    public Task<IReadOnlyList<AssignmentRow>> InClass(IReadOnlyCollection<AssignmentId> ids, ClassId classId) =>
+        db.All<AssignmentRow>(
+            $"{RowSql} where a.id = any(@ids) and a.class_id = @classId {RowGroups} limit 1000",
+            new { ids = ids.ToArray(), classId }
+        );
 
     public async Task<IReadOnlyList<TicketRow>> Tickets(AssignmentId assignmentId)
     {
@@ -233,31 +228,36 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
-    /// <summary>Readers who had a text before, and how.</summary>
-    public async Task<IReadOnlyDictionary<ReaderId, EarlierReading>> Given(TextId textId, ReaderId[] readerIds)
+    /// <summary>Which readers had which of some texts before, and how.</summary>
+    public async Task<IReadOnlyDictionary<(TextId, ReaderId), EarlierReading>> Given(
+        IReadOnlyCollection<TextId> textIds,
+        IReadOnlyCollection<ReaderId> readerIds
+    )
     {
         return (
-            await db.All<(ReaderId Reader, string? State)>(
+            await db.All<(TextId Text, ReaderId Reader, string? State)>(
                 $"""
-                select distinct on (reader_id) reader_id, state
+                select distinct on (text_id, reader_id) text_id, reader_id, state
                 from (
-                  select k.reader_id, k.state, a.assigned_at as at
+                  select y.text_id, k.reader_id, k.state, a.assigned_at as at
                   from ticket k
                     join assignment a on a.id = k.assignment_id
                     join task y on y.id = k.task_id
-                  where y.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> {TicketStates.TakenBack}
+                  where y.text_id = any(@textIds)
+                    and k.reader_id = any(@readerIds)
+                    and k.state <> {TicketStates.TakenBack}
                   union all
-                  select n.reader_id, null, s.served_at
+                  select s.text_id, n.reader_id, null, s.served_at
                   from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
-                  where s.text_id = @textId and n.reader_id = any(@readerIds)
+                  where s.text_id = any(@textIds) and n.reader_id = any(@readerIds)
                 ) had
-                order by reader_id, at desc
-                limit 1000
+                order by text_id, reader_id, at desc
+                limit 40000
                 """,
-                new { textId, readerIds }
+                new { textIds = textIds.ToArray(), readerIds = readerIds.ToArray() }
             )
         ).ToDictionary(
-            x => x.Reader,
+            x => (x.Text, x.Reader),
             x => x.State is null ? EarlierReading.InLevelCheck : EarlierReadings.Of(Enum.Parse<TicketState>(x.State))
         );
     }
@@ -377,9 +377,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
-    // Of an assignment whose text was swapped, the text that came last.
     internal static readonly string RowSql = $"""
-        select a.id, a.class_id, y.text_id, t.title, a.assigned_at, p.name as "by", a.draft, a.visible_from, a.due_on,
+        select a.id, a.class_id, y.id as task_id, y.text_id, t.title, a.assigned_at, p.name as "by", a.draft, a.visible_from, a.due_on,
                a.heading, a.directions, a.note, a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,
@@ -400,7 +399,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
           left join ticket k on k.assignment_id = a.id
         """;
 
-    internal const string RowGroups = "group by a.id, y.text_id, y.attempts, y.on_the_way, y.aloud, t.title, p.name";
+    internal const string RowGroups =
+        "group by a.id, y.id, y.text_id, y.attempts, y.on_the_way, y.aloud, t.title, p.name";
 
     private const string TicketSql = """
         select k.id, k.reader_id, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state,

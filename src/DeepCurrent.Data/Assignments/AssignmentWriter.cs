@@ -85,7 +85,7 @@ public static class AssignmentWriter
             t
         );
         await AddTickets(c, t, a.ClassId, a.Task.Id, a.Tickets, a.Terms.Begins(today), a.AssignedBy, a.AssignedAt);
-        await c.Tell(t, "ticket", a.ClassId);
+        await Tell(c, t, a.ClassId);
         return true;
     }
 
@@ -111,7 +111,7 @@ public static class AssignmentWriter
         );
 
     /// <summary>Gives a task to readers: each begins its first round.</summary>
-    public static Task AddTickets(
+    public static async Task AddTickets(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         ClassId classId,
@@ -120,20 +120,17 @@ public static class AssignmentWriter
         TicketState begins,
         AdultId by,
         DateTimeOffset at
-    ) =>
-        c.ExecuteAsync(
+    )
+    {
+        var given = await c.QueryAsync<TicketId>(
             """
-            with given as (
-              insert into ticket (
-                id, assignment_id, task_id, class_id, reader_id, version_id, state, forecast, changed_at)
-              select x.id, y.assignment_id, y.id, @classId, x.reader_id, x.version_id, @begins, x.forecast, @at
-              from unnest(@ids, @readers, @versions, @forecasts) x (id, reader_id, version_id, forecast)
-                join task y on y.id = @taskId
-              on conflict (task_id, reader_id) do nothing
-              returning id
-            )
-            insert into round (ticket_id, number, begun, begun_at, begun_by)
-            select id, 1, @given, @at, @by from given
+            insert into ticket (
+              id, assignment_id, task_id, class_id, reader_id, version_id, state, forecast, changed_at)
+            select x.id, y.assignment_id, y.id, @classId, x.reader_id, x.version_id, @begins, x.forecast, @at
+            from unnest(@ids, @readers, @versions, @forecasts) x (id, reader_id, version_id, forecast)
+              join task y on y.id = @taskId
+            on conflict (task_id, reader_id) do nothing
+            returning id
             """,
             new
             {
@@ -144,26 +141,27 @@ public static class AssignmentWriter
                 versions = tickets.Select(k => k.VersionId).ToArray(),
                 forecasts = tickets.Select(k => k.Forecast.Value).ToArray(),
                 begins = begins.ToString(),
-                given = nameof(RoundBegun.Given),
-                by,
                 at,
             },
             t
         );
+        await TicketRounds.First(c, t, [.. given], by, at);
+    }
 
-    /// <summary>Makes drafts what is given, or given ones drafts again.</summary>
-    public static Task SetDraft(
+    /// <summary>Makes a draft what is given, or gives what is a draft.</summary>
+    /// <returns>False where it is so already: somebody else was first.</returns>
+    public static async Task<bool> SetDraft(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         AssignmentId assignmentId,
         bool draft,
         DateTimeOffset at
     ) =>
-        c.ExecuteAsync(
+        await c.ExecuteAsync(
             """
             update assignment
             set draft = @draft, assigned_at = @at, revision = revision + 1
-            where id = @assignmentId
+            where id = @assignmentId and draft <> @draft
             """,
             new
             {
@@ -172,7 +170,10 @@ public static class AssignmentWriter
                 at,
             },
             t
-        );
+        ) > 0;
+
+    /// <summary>Says to whoever looks that something of a class's assignments is otherwise now.</summary>
+    public static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, ClassId classId) => c.Tell(t, "ticket", classId);
 
     /// <summary>Changes when it is seen and due and what is said with it. What is not seen any more waits again, unless
     /// its reader has begun.</summary>

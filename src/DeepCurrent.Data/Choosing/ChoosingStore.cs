@@ -175,13 +175,14 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         return ticket;
     }
 
-    private static Task<TicketId> Give(
+    private static async Task<TicketId> Give(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         ChosenTicket k,
         AssignmentId assignment
-    ) =>
-        c.ExecuteScalarAsync<TicketId>(
+    )
+    {
+        var ticket = await c.ExecuteScalarAsync<TicketId>(
             """
             insert into ticket (
               id, assignment_id, task_id, class_id, reader_id, version_id, state, forecast, changed_at)
@@ -207,6 +208,9 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             },
             t
         );
+        await TicketRounds.First(c, t, [ticket], null, k.At);
+        return ticket;
+    }
 
     /// <summary>Puts a chosen text back. What was done on it is kept.</summary>
     /// <returns>False if it is none that the reader chose, or is handed in.</returns>

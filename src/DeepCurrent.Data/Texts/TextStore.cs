@@ -314,19 +314,23 @@ public sealed class TextStore(NpgsqlDataSource db)
     public async Task<TextRow?> Find(TextId textId, SchoolId schoolId, AdultId adultId) =>
         await Some([textId], schoolId, adultId, null) is [var found, ..] ? found : null;
 
-    public async Task<IReadOnlyList<VersionHead>> Versions(TextId textId, SchoolId schoolId)
-    {
-        return await db.All<VersionHead>(
-            """
-            select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
-            from version v join text t on t.id = v.text_id
-            where t.id = @textId and not v.retired and (t.school_id is null or t.school_id = @schoolId)
-            order by v.position
-            limit 20
-            """,
-            new { textId, schoolId }
-        );
-    }
+    public async Task<IReadOnlyList<VersionHead>> Versions(TextId textId, SchoolId schoolId) =>
+        [.. (await Versions([textId], schoolId))[textId]];
+
+    /// <summary>The versions of several texts, each text's in their order.</summary>
+    public async Task<ILookup<TextId, VersionHead>> Versions(IReadOnlyCollection<TextId> textIds, SchoolId schoolId) =>
+        (
+            await db.All<VersionHead>(
+                """
+                select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
+                from version v join text t on t.id = v.text_id
+                where t.id = any(@textIds) and not v.retired and (t.school_id is null or t.school_id = @schoolId)
+                order by v.text_id, v.position
+                limit 8000
+                """,
+                new { textIds = textIds.ToArray(), schoolId }
+            )
+        ).ToLookup(v => v.TextId);
 
     public async Task<IReadOnlyList<VersionBody>> Bodies(TextId textId)
     {

@@ -138,7 +138,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
               left join round d on d.ticket_id = k.id and d.number = k.round
               join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
-            order by 13 desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
+            order by handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
             limit 200
             """,
             new { readerId }

@@ -121,10 +121,8 @@ public static class AssignmentEndpoints
     {
         var room = await giving.Class(classId, Deed.SeeClass);
         var chosen = Giving.Chosen(room, request.ReaderIds);
-        var fits = new List<FitView>();
-        foreach (var textId in request.TextIds.Distinct().Take(MostTexts))
-            fits.AddRange(await giving.Fits(textId, chosen));
-        return fits;
+        var fits = await giving.Fits([.. request.TextIds.Distinct().Take(MostTexts)], chosen);
+        return [.. fits.SelectMany(f => f)];
     }
 
     private static async Task<AssignedView> Assign(
@@ -154,14 +152,14 @@ public static class AssignmentEndpoints
         // The same request again, after a lost answer, is what it was.
         if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
+        var fits = await giving.Fits([.. wanted.Select(w => w.TextId).Distinct()], chosen);
         var given = new List<(string Title, NewAssignment Assignment)>();
         foreach (var w in wanted)
         {
             var title = await giving.TitleOf(w.TextId);
-            var tickets = await giving.Tickets(w.TextId, chosen, w.Versions, request.SkipGiven);
+            var tickets = Giving.Tickets(fits[w.TextId], w.Versions, request.SkipGiven);
             if (tickets.Count == 0)
                 continue;
-            var meant = chosen.Where(r => tickets.Any(k => k.ReaderId == r.Id)).ToList();
             var assignment = new NewAssignment
             {
                 Id = w.Id,
@@ -170,24 +168,21 @@ public static class AssignmentEndpoints
                 AssignedAt = desk.Now,
                 Terms = terms,
                 Task = new(TaskId.New(), w.TextId, request.Attempts, request.OnTheWay ?? true, request.Aloud ?? false),
-                Aims = room.AimsOf(meant),
+                Aims = room.AimsOf(chosen),
                 Tickets = request.Draft == true ? [] : tickets,
             };
             given.Add((title, assignment));
         }
         if (given.Count == 0)
             throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
-        var change = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            request.Draft == true ? ChangeKind.Drafted : ChangeKind.Assigned,
-            async (c, t) =>
-            {
-                foreach (var (_, g) in given)
-                    if (!await AssignmentWriter.Add(c, t, g, today))
-                        throw Refused.Conflict("given", $"This has been assigned already.");
-                return new(new Assigned([.. given.Select(g => g.Assignment.Id)]), Summary(given, chosen.Count));
-            }
-        );
+        var kind = request.Draft == true ? ChangeKind.Drafted : ChangeKind.Assigned;
+        var change = await changes.DoIn(classId, desk, kind, async (c, t) =>
+        {
+            foreach (var (_, g) in given)
+                if (!await AssignmentWriter.Add(c, t, g, today))
+                    throw Refused.Conflict("given", $"This has been assigned already.");
+            return new(new Assigned([.. given.Select(g => g.Assignment.Id)]), Summary(given, chosen.Count));
+        });
         return new(
             given[0].Assignment.Id,
             change!.Id,

@@ -1,7 +1,9 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
@@ -44,38 +46,34 @@ public static class DraftEndpoints
         var today = await desk.Today();
         var rows = await Drafts(classId, request.AssignmentIds, assignments);
         var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
-        var given = new List<(AssignmentRow Row, TaskId Task, IReadOnlyList<NewTicket> Tickets)>();
+        var readers = rows.ToDictionary(r => r.Id, r => room.Meant(meant[r.Id].Aims));
         foreach (var row in rows)
-        {
-            if (row.DueOn < today)
-                throw Refused.Field(
-                    "assignmentIds",
-                    $"“{row.Title}” was due on a day that has passed. Change its dates first."
-                );
-            await giving.TitleOf(row.TextId);
-            var readers = room.Meant(meant[row.Id].Aims);
-            if (readers.Count == 0)
-                throw Refused.Field(
-                    "assignmentIds",
-                    $"Nobody “{row.Title}” is for is in the class any more, or their group is gone. Discard the draft."
-                );
-            var tickets = await giving.Tickets(row.TextId, readers, null, skipGiven: true);
-            if (tickets.Count > 0)
-                given.Add((row, await assignments.TaskOf(row.Id), tickets));
-        }
+            await Holds(row, readers[row.Id], today, giving);
+        var fits = await giving.Fits(
+            [.. rows.Select(r => r.TextId).Distinct()],
+            [.. readers.Values.SelectMany(r => r).DistinctBy(r => r.Id)]
+        );
+        var given = rows.Select(row =>
+            {
+                var theirs = readers[row.Id].Select(r => r.Id).ToHashSet();
+                var of = fits[row.TextId].Where(f => theirs.Contains(f.ReaderId));
+                return (Row: row, Tickets: Giving.Tickets(of, null, skipGiven: true));
+            })
+            .Where(g => g.Tickets.Count > 0)
+            .ToList();
         if (given.Count == 0)
             throw Refused.Field("assignmentIds", $"Everyone these drafts are for has had the text, or has left.");
-        var tickets_ = given.Sum(g => g.Tickets.Count);
-        var made = await changes.Do(MendEndpoints.By(desk, classId), ChangeKind.DraftsGiven, async (c, t) =>
+        var made = await changes.DoIn(classId, desk, ChangeKind.DraftsGiven, async (c, t) =>
         {
-            foreach (var (row, task, tickets) in given)
+            foreach (var (row, tickets) in given)
             {
-                await AssignmentWriter.SetDraft(c, t, row.Id, draft: false, desk.Now);
+                if (!await AssignmentWriter.SetDraft(c, t, row.Id, draft: false, desk.Now))
+                    throw Given();
                 await AssignmentWriter.AddTickets(
                     c,
                     t,
                     classId,
-                    task,
+                    row.TaskId,
                     tickets,
                     MendEndpoints.TermsOf(row).Begins(today),
                     desk.Who.Adult,
@@ -85,11 +83,10 @@ public static class DraftEndpoints
             return new(
                 new Assigned([.. given.Select(g => g.Row.Id)]),
                 given.Count == 1
-                    ? $"Assigned {given[0].Row.Title} to {Counted.Readers(tickets_)}"
+                    ? $"Assigned {given[0].Row.Title} to {Counted.Readers(given[0].Tickets.Count)}"
                     : (Message)$"Assigned {given.Count:count} drafts"
             );
         });
-        await assignments.Tell(classId);
         return new(made!.Id, made.Summary, given.Count, rows.Count - given.Count);
     }
 
@@ -116,24 +113,17 @@ public static class DraftEndpoints
         var today = await desk.Today();
         var calendar = (await schools.Year(room.Place.SchoolYearId)).Calendar;
         var meant = await weeks.MeantBy([.. request.Copies.Select(x => x.AssignmentId)]);
-        var drafts = new List<NewAssignment>();
-        foreach (var copy in request.Copies)
-        {
-            var row = await Of(classId, copy.AssignmentId, assignments);
-            drafts.Add(
-                new()
-                {
-                    Id = copy.Id,
-                    ClassId = classId,
-                    AssignedBy = desk.Who.Adult,
-                    AssignedAt = desk.Now,
-                    Terms = MendEndpoints.TermsOf(row).Moved(request.Days, calendar),
-                    Task = new(TaskId.New(), row.TextId, row.Attempts, row.OnTheWay, row.Aloud),
-                    Aims = meant[row.Id].Aims,
-                }
-            );
-        }
-        var made = await changes.Do(MendEndpoints.By(desk, classId), ChangeKind.Drafted, async (c, t) =>
+        var rows = (await Of(classId, [.. request.Copies.Select(x => x.AssignmentId)], assignments)).ToDictionary(r =>
+            r.Id
+        );
+        var drafts = request
+            .Copies.Select(copy =>
+            {
+                var draft = DraftOf(rows[copy.AssignmentId], meant[copy.AssignmentId].Aims, desk);
+                return draft with { Id = copy.Id, Terms = draft.Terms.Moved(request.Days, calendar) };
+            })
+            .ToList();
+        var made = await changes.DoIn(classId, desk, ChangeKind.Drafted, async (c, t) =>
         {
             var added = 0;
             foreach (var draft in drafts)
@@ -157,28 +147,26 @@ public static class DraftEndpoints
         await desk.Class(classId, Deed.Assign);
         var rows = await Drafts(classId, request.AssignmentIds, assignments);
         var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
-        var kept = rows.Select(row => new NewAssignment
-            {
-                Id = row.Id,
-                ClassId = classId,
-                AssignedBy = desk.Who.Adult,
-                AssignedAt = row.AssignedAt,
-                Terms = MendEndpoints.TermsOf(row),
-                Task = new(TaskId.New(), row.TextId, row.Attempts, row.OnTheWay, row.Aloud),
-                Aims = meant[row.Id].Aims,
-            })
-            .ToList();
-        var made = await changes.Do(MendEndpoints.By(desk, classId), ChangeKind.DraftDiscarded, async (c, t) =>
+        var kept = rows.Select(r => DraftOf(r, meant[r.Id].Aims, desk) with { AssignedAt = r.AssignedAt }).ToList();
+        var made = await changes.DoIn(classId, desk, ChangeKind.DraftDiscarded, async (c, t) =>
         {
             var n = await AssignmentWriter.Discard(c, t, [.. kept.Select(k => k.Id)], classId);
             return n == 0 ? null : new(new Discarded(kept), $"Discarded {n:count} drafts");
         });
-        await assignments.Tell(classId);
         return new(made?.Id, made?.Summary ?? $"Nothing changed", kept.Count, 0);
     }
 
-    private static async Task<AssignmentRow> Of(ClassId classId, AssignmentId id, AssignmentStore assignments) =>
-        await assignments.InClass(id, classId) is { Chosen: false } row ? row : throw Refused.NotFound();
+    /// <summary>Assignments of a class; one that is not there, or that readers chose themselves, is as unknown as any
+    /// other.</summary>
+    private static async Task<IReadOnlyList<AssignmentRow>> Of(
+        ClassId classId,
+        IReadOnlyCollection<AssignmentId> ids,
+        AssignmentStore assignments
+    )
+    {
+        var rows = await assignments.InClass(ids, classId);
+        return rows.Count == ids.Distinct().Count() && rows.All(r => !r.Chosen) ? rows : throw Refused.NotFound();
+    }
 
     private static async Task<IReadOnlyList<AssignmentRow>> Drafts(
         ClassId classId,
@@ -189,11 +177,39 @@ public static class DraftEndpoints
         new Faults()
             .If(ids is not { Count: > 0 and <= MostAtOnce }, "assignmentIds", $"Choose 1 to {MostAtOnce} assignments.")
             .Refuse();
-        var rows = new List<AssignmentRow>();
-        foreach (var id in ids.Distinct())
-            rows.Add(await Of(classId, id, assignments));
-        return rows.TrueForAll(r => r.Draft)
-            ? rows
-            : throw Refused.Conflict("given", $"One of these has been assigned already. Reload to see it.");
+        var rows = await Of(classId, ids, assignments);
+        return rows.All(r => r.Draft) ? rows : throw Given();
     }
+
+    private static Refused Given() =>
+        Refused.Conflict("given", $"One of these has been assigned already. Reload to see it.");
+
+    /// <summary>Refuses a draft that cannot be given as it is.</summary>
+    private static async Task Holds(AssignmentRow row, IReadOnlyList<RosterRow> readers, DateOnly today, Giving giving)
+    {
+        await giving.Asks(row.TextId, row.Title);
+        if (row.DueOn < today)
+            throw Refused.Field(
+                "assignmentIds",
+                $"“{row.Title}” was due on a day that has passed. Change its dates first."
+            );
+        if (readers.Count == 0)
+            throw Refused.Field(
+                "assignmentIds",
+                $"Nobody “{row.Title}” is for is in the class any more, or their group is gone. Discard the draft."
+            );
+    }
+
+    /// <summary>The same as a draft of the asker's.</summary>
+    private static NewAssignment DraftOf(AssignmentRow row, IReadOnlyList<Aim> aims, Desk desk) =>
+        new()
+        {
+            Id = row.Id,
+            ClassId = row.ClassId,
+            AssignedBy = desk.Who.Adult,
+            AssignedAt = desk.Now,
+            Terms = MendEndpoints.TermsOf(row),
+            Task = new(TaskId.New(), row.TextId, row.Attempts, row.OnTheWay, row.Aloud),
+            Aims = aims,
+        };
 }

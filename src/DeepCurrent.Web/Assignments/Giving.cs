@@ -59,75 +59,77 @@ public sealed class Giving(
         return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
     }
 
-    public async Task<IReadOnlyList<FitView>> Fits(TextId textId, IReadOnlyList<RosterRow> chosen)
+    /// <summary>What is forecast of texts for readers, by text; all of them are asked for at once.</summary>
+    public async Task<ILookup<TextId, FitView>> Fits(
+        IReadOnlyCollection<TextId> textIds,
+        IReadOnlyCollection<RosterRow> chosen
+    )
     {
         var school = await desk.School();
-        var versions = await texts.Versions(textId, school.Id);
-        if (versions.Count == 0)
+        var versions = await texts.Versions(textIds, school.Id);
+        if (textIds.Any(id => !versions.Contains(id)))
             throw Refused.NotFound();
-        var depths = versions.Select(v => v.Depth).ToList();
-        var given = await assignments.Given(textId, [.. chosen.Select(r => r.Id)]);
+        var given = await assignments.Given(textIds, [.. chosen.Select(r => r.Id)]);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        return
-        [
-            .. chosen.Select(r =>
-            {
-                var best = Forecast.BestVersion(r.Depth, depths);
-                var forecast = Forecast.Comprehension(r.Depth, depths[best]);
-                return new FitView(
-                    textId,
-                    r.Id,
-                    versions[best].Id,
-                    versions[best].Label,
-                    versions[best].Depth,
-                    forecast.Percent,
-                    Forecast.ZoneOf(forecast, cuts),
-                    given.TryGetValue(r.Id, out var before) ? before : null,
-                    [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(r.Depth, v.Depth), cuts))]
-                );
-            }),
-        ];
+        return textIds
+            .SelectMany(id => chosen.Select(r => FitOf(id, [.. versions[id]], r, given, cuts)))
+            .ToLookup(f => f.TextId);
+    }
+
+    private static FitView FitOf(
+        TextId textId,
+        IReadOnlyList<VersionHead> versions,
+        RosterRow reader,
+        IReadOnlyDictionary<(TextId, ReaderId), EarlierReading> given,
+        ZoneCuts cuts
+    )
+    {
+        var fits = versions
+            .Select(v => Forecast.Comprehension(reader.Depth, v.Depth))
+            .Select((f, i) => new VersionFit(versions[i].Id, f.Percent, Forecast.ZoneOf(f, cuts)))
+            .ToList();
+        var best = Forecast.BestVersion(reader.Depth, [.. versions.Select(v => v.Depth)]);
+        return new(
+            textId,
+            reader.Id,
+            versions[best].Id,
+            versions[best].Label,
+            versions[best].Depth,
+            fits[best].Forecast,
+            fits[best].Zone,
+            given.TryGetValue((textId, reader.Id), out var before) ? before : null,
+            fits
+        );
     }
 
     /// <summary>The title of a text that can be given.</summary>
     public async Task<string> TitleOf(TextId textId)
     {
         var title = (await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
-        return (await texts.Questions(textId)).All(q => q.OnTheWay)
-            ? throw Refused.Field("textIds", $"“{title}” has no quiz yet. Add one, or choose another text.")
-            : title;
+        await Asks(textId, title);
+        return title;
+    }
+
+    /// <summary>Refuses a text that has no quiz.</summary>
+    public async Task Asks(TextId textId, string title)
+    {
+        if ((await texts.Questions(textId)).All(q => q.OnTheWay))
+            throw Refused.Field("textIds", $"“{title}” has no quiz yet. Add one, or choose another text.");
     }
 
     /// <summary>A ticket for each reader.</summary>
     /// <param name="locked">Versions fixed by the teacher, by reader.</param>
     /// <param name="skipGiven">Leaves out who already has or had the text.</param>
-    public async Task<IReadOnlyList<NewTicket>> Tickets(
-        TextId textId,
-        IReadOnlyList<RosterRow> chosen,
+    public static IReadOnlyList<NewTicket> Tickets(
+        IEnumerable<FitView> fits,
         IReadOnlyDictionary<ReaderId, VersionId>? locked,
         bool skipGiven
-    )
-    {
-        var depths = chosen.ToDictionary(r => r.Id, r => r.Depth);
-        var versions = await texts.Versions(textId, desk.Who.SchoolId);
-        return
-        [
-            .. (await Fits(textId, chosen))
-                .Where(f => !skipGiven || f.Before is null)
-                .Select(f =>
-                    locked?.TryGetValue(f.ReaderId, out var wanted) == true
-                    && versions.FirstOrDefault(v => v.Id == wanted) is { } version
-                        ? new NewTicket(
-                            TicketId.New(),
-                            f.ReaderId,
-                            version.Id,
-                            Forecast.Comprehension(depths[f.ReaderId], version.Depth)
-                        )
-                        : new NewTicket(TicketId.New(), f.ReaderId, f.VersionId, new(f.Forecast / 100.0))
-                ),
-        ];
-    }
+    ) => [.. fits.Where(f => !skipGiven || f.Before is null).Select(f => Ticket(f, locked))];
 
-    private static VersionFit FitOf(VersionId versionId, Probability forecast, ZoneCuts cuts) =>
-        new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts));
+    private static NewTicket Ticket(FitView f, IReadOnlyDictionary<ReaderId, VersionId>? locked)
+    {
+        var wanted = locked?.TryGetValue(f.ReaderId, out var id) == true ? id : f.VersionId;
+        var version = f.Versions.FirstOrDefault(v => v.VersionId == wanted) ?? new(f.VersionId, f.Forecast, f.Zone);
+        return new(TicketId.New(), f.ReaderId, version.VersionId, new(version.Forecast / 100.0));
+    }
 }

@@ -38,7 +38,7 @@ public sealed record TicketsRequest(IReadOnlyList<TicketId> TicketIds, TicketDee
 public sealed record SwapRequest(TaskId TaskId, TextId TextId, bool BegunToo);
 
 /// <param name="Done">How many it was done to.</param>
-/// <param name="Left">How many it could not be done to, and why nobody was asked: their state does not allow it.</param>
+/// <param name="Left">How many it was not done to: where they are, it cannot be.</param>
 public sealed record DoneView(ChangeId? ChangeId, Message Summary, int Done, int Left);
 
 /// <summary>Mending what was given: other days, another text, taking back, other rounds.</summary>
@@ -75,7 +75,7 @@ public static class MendEndpoints
         new Faults().Of(after.Faults(today, before)).Refuse();
         if (after == before)
             return new(null, $"Nothing changed", 0, 0);
-        var made = await changes.Do(By(desk, row.ClassId), ChangeKind.AssignmentChanged, async (c, t) =>
+        var made = await changes.DoIn(row.ClassId, desk, ChangeKind.AssignmentChanged, async (c, t) =>
         {
             if (!await AssignmentWriter.SetTerms(c, t, assignmentId, after, request.Revision, today, desk.Now))
                 throw Refused.Conflict(
@@ -102,7 +102,7 @@ public static class MendEndpoints
             .Refuse();
         var act = new TicketAct(StepOf(request.Deed), desk.Who.Adult, desk.Now, await desk.Today(), comment);
         var done = 0;
-        var made = await changes.Do(By(desk, classId), ChangeKind.Tickets, async (c, t) =>
+        var made = await changes.DoIn(classId, desk, ChangeKind.Tickets, async (c, t) =>
         {
             var moved = await TicketMover.Move(c, t, [.. request.TicketIds], classId, act);
             done = moved.Count;
@@ -162,8 +162,8 @@ public static class MendEndpoints
             throw Refused.Field("textId", $"Everyone has begun or handed this in. Nothing was swapped.");
         var today = await desk.Today();
         var task = new NewTask(request.TaskId, request.TextId, row.Attempts, row.OnTheWay, row.Aloud);
-        var tickets = await giving.Tickets(request.TextId, readers, null, skipGiven: false);
-        var made = await changes.Do(By(desk, row.ClassId), ChangeKind.TextSwapped, async (c, t) =>
+        var fits = await giving.Fits([request.TextId], readers);
+        var made = await changes.DoIn(row.ClassId, desk, ChangeKind.TextSwapped, async (c, t) =>
         {
             var moved = await TicketMover.Move(
                 c,
@@ -179,7 +179,12 @@ public static class MendEndpoints
                     t,
                     row.ClassId,
                     task.Id,
-                    tickets,
+                    // Who had handed it in by then keeps what they have, and that alone.
+                    Giving.Tickets(
+                        fits[request.TextId].Where(f => moved.Any(m => m.ReaderId == f.ReaderId)),
+                        null,
+                        false
+                    ),
                     TermsOf(row).Begins(today),
                     desk.Who.Adult,
                     desk.Now
@@ -189,12 +194,8 @@ public static class MendEndpoints
                 $"Swapped “{row.Title}” for “{title}” for {Counted.Readers(readers.Count)}"
             );
         });
-        await assignments.Tell(row.ClassId);
         return new(made!.Id, made.Summary, readers.Count, row.Tickets - readers.Count);
     }
-
-    internal static ChangeBy By(Desk desk, ClassId classId) =>
-        new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now);
 
     internal static AssignmentTerms TermsOf(AssignmentRow row) =>
         new(row.VisibleFrom, row.DueOn, row.Heading, row.Directions, row.Note);

@@ -1,4 +1,3 @@
-using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Tickets;
@@ -23,17 +22,16 @@ internal sealed record TicketsMoved(TicketStep Step, IReadOnlyList<TicketMoved> 
 /// <param name="TakenBack">Tickets of the text that went.</param>
 internal sealed record Swapped(AssignmentId AssignmentId, TaskId TaskId, IReadOnlyList<TicketMoved> TakenBack);
 
-internal sealed class UndoAssigned() : Undoes<Assigned>(ChangeKind.Assigned, Deed.Assign)
+internal sealed class UndoAssigned() : UndoesAssigning<Assigned>(ChangeKind.Assigned)
 {
-    protected override async Task<Message> Undo(UndoAt at, Assigned did)
+    protected override async Task<Message> TakeBack(UndoAt at, Assigned did, ClassId classId, DateOnly today)
     {
-        var classId = at.Change.ClassId!.Value;
         var taken = await TicketMover.Move(
             at.C,
             at.T,
             await AssignmentStore.TicketsOf(at.C, at.T, did.AssignmentIds, classId),
             classId,
-            new(TicketStep.TakenBack, at.Change.AdultId, at.Now, at.Yardstick.Year.Clock.DayOf(at.Now))
+            new(TicketStep.TakenBack, at.Change.AdultId, at.Now, today)
         );
         return taken.Count == 0
             ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")
@@ -43,70 +41,67 @@ internal sealed class UndoAssigned() : Undoes<Assigned>(ChangeKind.Assigned, Dee
 }
 
 /// <summary>Drafts that were given are drafts again, unless a reader has begun.</summary>
-internal sealed class UndoDraftsGiven() : Undoes<Assigned>(ChangeKind.DraftsGiven, Deed.Assign)
+internal sealed class UndoDraftsGiven() : UndoesAssigning<Assigned>(ChangeKind.DraftsGiven)
 {
-    protected override async Task<Message> Undo(UndoAt at, Assigned did)
+    protected override async Task<Message> TakeBack(UndoAt at, Assigned did, ClassId classId, DateOnly today)
     {
         if (await AssignmentWriter.DeleteUntouched(at.C, at.T, did.AssignmentIds) > 0)
             throw UndoAt.BuiltOn($"Readers have begun. Take it back from those who have not.");
         foreach (var id in did.AssignmentIds)
-            await AssignmentWriter.SetDraft(at.C, at.T, id, draft: true, at.Now);
+            _ = await AssignmentWriter.SetDraft(at.C, at.T, id, draft: true, at.Now);
         return $"{did.AssignmentIds.Count:count} assignments are drafts again.";
     }
 }
 
-internal sealed class UndoDrafted() : Undoes<Assigned>(ChangeKind.Drafted, Deed.Assign)
+internal sealed class UndoDrafted() : UndoesAssigning<Assigned>(ChangeKind.Drafted)
 {
-    protected override async Task<Message> Undo(UndoAt at, Assigned did)
+    protected override async Task<Message> TakeBack(UndoAt at, Assigned did, ClassId classId, DateOnly today)
     {
-        var n = await AssignmentWriter.Discard(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value);
+        var n = await AssignmentWriter.Discard(at.C, at.T, did.AssignmentIds, classId);
         return n == 0
             ? throw UndoAt.BuiltOn($"The drafts have been assigned since.")
             : (Message)$"{n:count} drafts were discarded.";
     }
 }
 
-internal sealed class UndoDiscarded() : Undoes<Discarded>(ChangeKind.DraftDiscarded, Deed.Assign)
+internal sealed class UndoDiscarded() : UndoesAssigning<Discarded>(ChangeKind.DraftDiscarded)
 {
-    protected override async Task<Message> Undo(UndoAt at, Discarded did)
+    protected override async Task<Message> TakeBack(UndoAt at, Discarded did, ClassId classId, DateOnly today)
     {
-        var today = at.Yardstick.Year.Clock.DayOf(at.Now);
         foreach (var draft in did.Drafts)
             await AssignmentWriter.Add(at.C, at.T, draft, today);
         return $"{did.Drafts.Count:count} drafts are back.";
     }
 }
 
-internal sealed class UndoTerms() : Undoes<TermsChanged>(ChangeKind.AssignmentChanged, Deed.Assign)
+internal sealed class UndoTerms() : UndoesAssigning<TermsChanged>(ChangeKind.AssignmentChanged)
 {
-    protected override async Task<Message> Undo(UndoAt at, TermsChanged did)
+    protected override async Task<Message> TakeBack(UndoAt at, TermsChanged did, ClassId classId, DateOnly today)
     {
-        var today = at.Yardstick.Year.Clock.DayOf(at.Now);
         if (!await AssignmentWriter.PutBack(at.C, at.T, did.AssignmentId, did.Before, did.After, today, at.Now))
             throw UndoAt.BuiltOn($"It has been changed again since.");
         return $"It is as it was.";
     }
 }
 
-internal sealed class UndoTickets() : Undoes<TicketsMoved>(ChangeKind.Tickets, Deed.Assign)
+internal sealed class UndoTickets() : UndoesAssigning<TicketsMoved>(ChangeKind.Tickets)
 {
-    protected override async Task<Message> Undo(UndoAt at, TicketsMoved did)
+    protected override async Task<Message> TakeBack(UndoAt at, TicketsMoved did, ClassId classId, DateOnly today)
     {
-        var n = await TicketMover.Back(at.C, at.T, did.Tickets, did.Step, at.Change.ClassId!.Value, at.Now);
+        var n = await TicketMover.Back(at.C, at.T, did.Tickets, did.Step, classId, at.Now);
         return n == 0
             ? throw UndoAt.BuiltOn($"The readers have gone on since.")
             : (Message)$"It is as it was for {Counted.Readers(n)}.";
     }
 }
 
-internal sealed class UndoSwapped() : Undoes<Swapped>(ChangeKind.TextSwapped, Deed.Assign)
+internal sealed class UndoSwapped() : UndoesAssigning<Swapped>(ChangeKind.TextSwapped)
 {
-    protected override async Task<Message> Undo(UndoAt at, Swapped did)
+    protected override async Task<Message> TakeBack(UndoAt at, Swapped did, ClassId classId, DateOnly today)
     {
         if (await AssignmentWriter.DeleteUntouched(at.C, at.T, [did.AssignmentId], did.TaskId) > 0)
             throw UndoAt.BuiltOn($"Readers have begun the new text.");
         await AssignmentWriter.DropTask(at.C, at.T, did.TaskId);
-        var classId = at.Change.ClassId!.Value;
         await TicketMover.Back(at.C, at.T, did.TakenBack, TicketStep.TakenBack, classId, at.Now);
         return $"The text they had before is back.";
     }

@@ -14,7 +14,7 @@ namespace DeepCurrent.Web.Assignments;
 /// <param name="Off">Not a school day.</param>
 public sealed record WeekDay(DateOnly Day, bool Off);
 
-/// <summary>How a draft would fit, or what was forecast: how many readers are within reach, find it easy, find it too
+/// <summary>How a text fits its readers as they are today: how many have it within reach, find it easy, find it too
 /// deep.</summary>
 public sealed record FitCount(int Within, int Easy, int TooDeep);
 
@@ -155,12 +155,11 @@ public static class WeekEndpoints
         var meant = await weeks.MeantBy([.. assignments.Select(a => a.Id)]);
         var depths = room.Roster.ToDictionary(r => r.Id, r => r.Depth);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        var versions = new Dictionary<TextId, IReadOnlyList<Fathoms>>();
-        foreach (var textId in assignments.Select(a => a.TextId).Distinct())
-            versions[textId] = [.. (await texts.Versions(textId, room.Place.SchoolId)).Select(v => v.Depth)];
-        var had = new Dictionary<TextId, IReadOnlySet<ReaderId>>();
-        foreach (var textId in assignments.Where(a => a.Draft).Select(a => a.TextId).Distinct())
-            had[textId] = (await store.Given(textId, [.. room.Roster.Select(r => r.Id)])).Keys.ToHashSet();
+        var versions = await texts.Versions([.. assignments.Select(a => a.TextId).Distinct()], room.Place.SchoolId);
+        var had = await store.Given(
+            [.. assignments.Where(a => a.Draft).Select(a => a.TextId).Distinct()],
+            [.. room.Roster.Select(r => r.Id)]
+        );
         return [.. assignments.Select(Plate)];
 
         WeekPlate Plate(AssignmentRow a)
@@ -172,8 +171,12 @@ public static class WeekEndpoints
                 WeekRow.Of(meant[a.Id].Aims, who, room.Groups, room.Roster.Count),
                 who,
                 late,
-                a.Draft ? who.Count(had[a.TextId].Contains) : 0,
-                Count(who.Where(depths.ContainsKey).Select(r => depths[r]), versions[a.TextId], cuts)
+                a.Draft ? who.Count(r => had.ContainsKey((a.TextId, r))) : 0,
+                Count(
+                    who.Where(depths.ContainsKey).Select(r => depths[r]),
+                    [.. versions[a.TextId].Select(v => v.Depth)],
+                    cuts
+                )
             );
         }
     }

@@ -7698,6 +7698,7 @@ export interface components {
     AssignmentRow: {
       id: components['schemas']['AssignmentId'];
       classId: components['schemas']['ClassId'];
+      taskId: components['schemas']['TaskId'];
       textId: components['schemas']['TextId'];
       title: string;
       /** Format: date-time */

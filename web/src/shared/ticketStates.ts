@@ -20,3 +20,8 @@ const doneStates: ReadonlySet<TicketState> = new Set(['HandedIn', 'ToMark', 'Mar
 
 /** Handed in: nothing more can be answered. */
 export const isDone = (state: TicketState) => doneStates.has(state);
+
+const openStates: ReadonlySet<TicketState> = new Set(['Waiting', 'UnderWay', 'SentBack']);
+
+/** Its reader may still read and answer. */
+export const isOpen = (state: TicketState) => openStates.has(state);

@@ -1,4 +1,4 @@
-import { keepPreviousData, skipToken, useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, skipToken, useMutation, useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../shared/api';
 import { useAllChanged } from '../shared/changed';
@@ -22,6 +22,12 @@ export const useTexts = (classId: string, ids: string[]) =>
     enabled: ids.length > 0,
     placeholderData: keepPreviousData,
     queryFn: () => ok(api.GET('/texts', { params: { query: { classId, ids: ids.join(',') } } })),
+  });
+/** Texts of the library in which a word is found, as they are typed towards. */
+export const libraryFor = (classId: string, word: string) =>
+  queryOptions({
+    queryKey: keys.library.jump(classId, word),
+    queryFn: () => ok(api.GET('/library', { params: { query: { classId, q: word } } })),
   });
 export const useReader = (readerId: string | undefined) =>
   useQuery({

@@ -63,3 +63,13 @@ export function Sheet({
     </aside>
   );
 }
+
+/** A part of a sheet. */
+export const SheetPart = ({ children }: { children: ReactNode }) => (
+  <section className="border-line grid gap-1.5 border-b px-4.5 py-3">{children}</section>
+);
+
+/** What can be done with what a sheet shows: in sight however long it is. */
+export const SheetFoot = ({ children }: { children: ReactNode }) => (
+  <div className="bg-sand border-ink sticky bottom-0 grid grid-cols-2 gap-2 border-t px-4.5 py-3">{children}</div>
+);

@@ -6,7 +6,6 @@ import { createOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
 import { useFits } from '../tray/useFits';
-import { useTray } from '../tray/useTray';
 import { sure } from '../../shared/sure';
 
 /** Which texts for whom. */
@@ -15,6 +14,8 @@ export interface Giving {
   texts: TextRow[];
   readers: ReaderRow[];
   close: () => void;
+  /** Called when it has been given, or is kept as drafts. */
+  done?: () => void;
 }
 
 const inTray = 'tray',
@@ -63,12 +64,19 @@ const keepWay = (data: ClassData, { attempts, onTheWay, aloud }: How) =>
 
 /** As it was last time in this class; nothing is said and no day is set beforehand. */
 function wayOf(data: ClassData): How {
-  const kept = JSON.parse(localStorage.getItem(keptWay(data)) ?? '{}') as Partial<Way>;
-  return { visibleFrom: '', due: '', directions: '', heading: '', note: '', ...usual, ...kept };
+  return { visibleFrom: '', due: '', directions: '', heading: '', note: '', ...usual, ...wayKept(data) };
+}
+
+function wayKept(data: ClassData): Partial<Way> {
+  try {
+    return JSON.parse(localStorage.getItem(keptWay(data)) ?? '{}') as Partial<Way>;
+  } catch {
+    return {};
+  }
 }
 
 /** What is given to whom and how, as it stands in the window; giving it. */
-export function useGiving({ data, texts, readers: these, close }: Giving) {
+export function useGiving({ data, texts, readers: these, close, done }: Giving) {
   const [who, setWho] = useState(these.length > 0 ? inTray : everybody);
   const readers = useMemo(() => readersOf(who, data, these), [who, data, these]);
   const [how, put] = useState(() => ({ ...wayOf(data), visibleFrom: data.today, due: addDays(data.today, 4) }));
@@ -85,7 +93,6 @@ export function useGiving({ data, texts, readers: these, close }: Giving) {
   );
   const changed = useChanged();
   const said = useSaid();
-  const tray = useTray();
   const rows = texts.flatMap((text) =>
     (fits.data ?? [])
       .filter((f) => f.textId === text.id)
@@ -146,8 +153,8 @@ export function useGiving({ data, texts, readers: these, close }: Giving) {
       );
       keepWay(data, how);
       said(draft ? t('Saved {{count}} drafts', { count: wanted.length }) : given(wanted), made.changeId);
-      tray.empty();
       close();
+      done?.();
       await changed('work');
     } catch (problem) {
       setError(problem);

@@ -1,9 +1,8 @@
-import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type Api, api, ok } from '../../shared/api';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Api } from '../../shared/api';
 import { fm } from '../../shared/format';
-import { keys } from '../../shared/keys';
 import { phrase, t } from '../../shared/words';
-import type { ClassData } from '../classQueries';
+import { libraryFor, type ClassData } from '../classQueries';
 
 /** Where one can jump to: what kind it is, what it is called, what is said beside it. */
 export interface Target {
@@ -61,10 +60,7 @@ function known(data: ClassData): Target[] {
 /** What has a word in its name, and the texts of the library that the server finds for it. */
 export function useTargets(data: ClassData, word: string) {
   const client = useQueryClient();
-  const options = queryOptions({
-    queryKey: keys.library.jump(data.id, word),
-    queryFn: () => ok(api.GET('/library', { params: { query: { classId: data.id, q: word } } })),
-  });
+  const options = libraryFor(data.id, word);
   const asks = word.length > 1;
   const texts = useQuery({ ...options, enabled: asks, placeholderData: keepPreviousData });
   const named = known(data)

@@ -93,7 +93,9 @@ export function Tray({ data }: { data: ClassData }) {
       {recording && readers[0] && first && (
         <BeginRecord classId={data.id} reader={readers[0]} text={first} close={() => setRecording(false)} />
       )}
-      {assigning && <AssignDialog data={data} texts={texts} readers={readers} close={() => setAssigning(false)} />}
+      {assigning && (
+        <AssignDialog data={data} texts={texts} readers={readers} close={() => setAssigning(false)} done={tray.empty} />
+      )}
     </section>
   );
 }

@@ -7,6 +7,7 @@ import { Checkbox } from '../../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../../ui/Dialog';
 import { ErrorText } from '../../../ui/Field';
 import { Table, TableBody, TableHead, Td, Th } from '../../../ui/table/Table';
+import { rowName } from '../rows';
 import { FitWords } from './PlateCard';
 import { usePlan, type WeekData } from './useWeek';
 import type { Plate } from './weekLayout';
@@ -30,9 +31,6 @@ export function GiveDrafts({
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const wanted = drafts.filter((p) => !left.includes(p.assignment.id));
-  const nameOf = (p: Plate) =>
-    data.groups.find((g) => g.id === p.row.groupId)?.name ??
-    (p.row.kind === 'Everybody' ? t('Everybody') : t('Single readers'));
   const give = async () => {
     setBusy(true);
     try {
@@ -79,7 +77,7 @@ export function GiveDrafts({
                     </Td>
                     <Th scope="row">{a.title}</Th>
                     <Td>
-                      {nameOf(p)}, {t('{{count}} readers', { count: p.readers.length })}
+                      {rowName(p.row, data.groups)}, {t('{{count}} readers', { count: p.readers.length })}
                     </Td>
                     <Td>{dayOf(a.visibleFrom)}</Td>
                     <Td>{a.dueOn ? dayOf(a.dueOn) : '–'}</Td>

@@ -8,7 +8,9 @@ import { t } from '../../../shared/words';
 import { calledIn, useClass } from '../../classQueries';
 import { Button } from '../../../ui/Button';
 import { Flag } from '../../../ui/Shapes';
-import { Sheet } from '../../../ui/Sheet';
+import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
+import { daysOfWeek } from '../WeekSteps';
+import { rowName } from '../rows';
 import { ChangeTerms } from './ChangeTerms';
 import { Figures, FitWords, Progress } from './PlateCard';
 import { SwapText } from './SwapText';
@@ -28,7 +30,6 @@ export function PlatePanel({
   close: () => void;
 }) {
   const a = plate.assignment;
-  const group = d.groups.find((g) => g.id === plate.row.groupId)?.name;
   return (
     <Sheet
       title={a.title}
@@ -38,7 +39,7 @@ export function PlatePanel({
           <h2 className="text-xl leading-7">{a.title}</h2>
           <p className="text-sm">
             {[
-              group ?? (plate.row.kind === 'Everybody' ? t('Everybody') : ''),
+              rowName(plate.row, d.groups),
               t('{{count}} readers', { count: plate.readers.length }),
               a.draft ? t('draft') : t('given {{day}}', { day: dayOf(a.assignedAt) }),
               a.by,
@@ -50,15 +51,15 @@ export function PlatePanel({
       }
     >
       {!a.draft && (
-        <Part>
+        <SheetPart>
           <Progress a={a} className="w-full" />
           <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
             <Figures a={a} />
             {plate.late > 0 && <FitWords p={plate} />}
           </p>
-        </Part>
+        </SheetPart>
       )}
-      <Part>
+      <SheetPart>
         <dl className="[&_dt]:text-soft flex gap-6 [&_dd]:font-semibold [&_dt]:text-sm">
           <div>
             <dt>{t('Visible from')}</dt>
@@ -76,16 +77,12 @@ export function PlatePanel({
         {a.heading && <Said name={t('Heading')}>{a.heading}</Said>}
         {a.directions && <Said name={t('Directions')}>{a.directions}</Said>}
         {a.note && <Said name={t('Note for colleagues')}>{a.note}</Said>}
-      </Part>
+      </SheetPart>
       {a.draft ? <DraftReaders plate={plate} classId={classId} /> : <Versions plate={plate} classId={classId} />}
       {d.mayAssign && <Deeds plate={plate} classId={classId} d={d} close={close} />}
     </Sheet>
   );
 }
-
-const Part = ({ children }: { children: ReactNode }) => (
-  <section className="border-line grid gap-1.5 border-b px-4.5 py-3">{children}</section>
-);
 
 const Said = ({ name, children }: { name: string; children: ReactNode }) => (
   <p>
@@ -105,7 +102,7 @@ function Versions({ plate, classId }: { plate: Plate; classId: string }) {
   const depths = [...new Set(tickets.map((k) => k.versionDepth))].sort((x, y) => x - y);
   if (depths.length === 0) return null;
   return (
-    <Part>
+    <SheetPart>
       <h3 className="text-base">{t('Who has which version')}</h3>
       {depths.map((depth) => (
         <div key={depth} className="grid grid-cols-[4rem_minmax(0,1fr)] items-start gap-1.5">
@@ -119,7 +116,7 @@ function Versions({ plate, classId }: { plate: Plate; classId: string }) {
           </span>
         </div>
       ))}
-    </Part>
+    </SheetPart>
   );
 }
 
@@ -137,7 +134,7 @@ const Ticket = ({ of: k, name, classId }: { of: Api<'TicketRow'>; name: string; 
 function DraftReaders({ plate, classId }: { plate: Plate; classId: string }) {
   const readers = useClass(classId).data?.readers ?? [];
   return (
-    <Part>
+    <SheetPart>
       <h3 className="text-base">{t('For')}</h3>
       <span className="flex flex-wrap gap-1.5">
         {readers
@@ -149,17 +146,15 @@ function DraftReaders({ plate, classId }: { plate: Plate; classId: string }) {
       <p className="text-soft text-sm">
         <FitWords p={plate} />
       </p>
-    </Part>
+    </SheetPart>
   );
 }
-
-const week = 7;
 
 function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d: WeekData; close: () => void }) {
   const a = plate.assignment;
   const plan = usePlan(classId);
   const [shown, show] = useState<'change' | 'swap' | null>(null);
-  const open = a.waiting + a.planned + a.underWay;
+  const open = a.waiting + a.planned + a.underWay + a.sentBack;
   const takeBack = async () => {
     const { tickets } = await ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId: a.id } } }));
     return plan.tickets(
@@ -168,7 +163,7 @@ function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d:
     );
   };
   return (
-    <div className="bg-sand border-ink sticky bottom-0 grid grid-cols-2 gap-2 border-t px-4.5 py-3">
+    <SheetFoot>
       {a.draft && (
         <Button look="main" onClick={() => void plan.quietly(plan.give([a.id]))}>
           {t('Assign')}
@@ -183,7 +178,7 @@ function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d:
           {open === 0 ? t('Nothing to take back') : t('Take back from {{n}}', { n: open })}
         </Button>
       )}
-      <Button onClick={() => void plan.quietly(plan.copy([a.id], week))}>{t('Copy to next week')}</Button>
+      <Button onClick={() => void plan.quietly(plan.copy([a.id], daysOfWeek))}>{t('Copy to next week')}</Button>
       {!a.draft && (
         <Button asChild>
           <Link to={`/class/${classId}/assignments/${a.id}`}>{t('Open')}</Link>
@@ -191,6 +186,6 @@ function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d:
       )}
       {shown === 'change' && <ChangeTerms a={a} plan={plan} today={d.today} close={() => show(null)} />}
       {shown === 'swap' && <SwapText a={a} plan={plan} classId={classId} close={() => show(null)} />}
-    </div>
+    </SheetFoot>
   );
 }

@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ok, sentence, type Api } from '../../../shared/api';
+import { sentence, type Api } from '../../../shared/api';
 import { fm } from '../../../shared/format';
-import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
+import { libraryFor } from '../../classQueries';
 import { Button } from '../../../ui/Button';
 import { Checkbox } from '../../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../../ui/Dialog';
@@ -29,9 +29,8 @@ export function SwapText({
   const [begunToo, setBegunToo] = useState(false);
   const [error, setError] = useState<unknown>();
   const texts = useQuery({
-    queryKey: keys.library.jump(classId, word),
+    ...libraryFor(classId, word),
     placeholderData: keepPreviousData,
-    queryFn: () => ok(api.GET('/library', { params: { query: { classId, q: word } } })),
   });
   const found = (texts.data?.rows ?? []).filter((x) => x.id !== a.textId && x.questions > 0).slice(0, most);
   const begun = a.underWay + a.sentBack;

@@ -1,31 +1,27 @@
-import { CaretLeft, CaretRight, Copy, PaperPlaneTilt } from '@phosphor-icons/react';
+import { Copy, PaperPlaneTilt } from '@phosphor-icons/react';
 import { useState } from 'react';
-import { useOutletContext, useSearchParams } from 'react-router';
+import { useOutletContext } from 'react-router';
 import { addDays } from '../../../shared/days';
 import { shortDay } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Button } from '../../../ui/Button';
-import { IconButton } from '../../../ui/IconButton';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
+import { daysOfWeek, useWeekShown, WeekSteps } from '../WeekSteps';
 import { GiveDrafts } from './GiveDrafts';
 import { PlatePanel } from './PlatePanel';
 import { useWeek, usePlan, type WeekData } from './useWeek';
 import { WeekGrid } from './WeekGrid';
 import { WeekKey } from './WeekKey';
-import { mondayOf } from './weekLayout';
-
-const week = 7;
 
 /** What is given and what is prepared: rows are everybody, the groups and single readers, columns the school days. */
 export default function Week() {
   const { data } = useOutletContext<Place>();
-  const [search, setSearch] = useSearchParams();
-  const monday = mondayOf(search.get('week') ?? data.today);
-  const days = useWeek(data.id, monday, addDays(monday, 2 * week - 1));
-  const go = (weeks: number) => setSearch({ week: addDays(monday, weeks * week) });
+  const shown = useWeekShown();
+  const { monday } = shown;
+  const days = useWeek(data.id, monday, addDays(monday, 2 * daysOfWeek - 1));
   return (
     <ListPage>
       <PageHead
@@ -33,17 +29,7 @@ export default function Week() {
         beside={
           <>
             <AssignmentTabs classId={data.id} />
-            <span className="border-line inline-flex items-center gap-1 border-l pl-2.5">
-              <IconButton look="plain" label={t('Week before')} onClick={() => go(-1)}>
-                <CaretLeft size={16} aria-hidden />
-              </IconButton>
-              <span className="min-w-32 text-center">
-                {t('{{from}} – {{to}}', { from: shortDay(monday), to: shortDay(addDays(monday, 4)) })}
-              </span>
-              <IconButton look="plain" label={t('Week after')} onClick={() => go(1)}>
-                <CaretRight size={16} aria-hidden />
-              </IconButton>
-            </span>
+            <WeekSteps {...shown} />
           </>
         }
       >
@@ -55,12 +41,12 @@ export default function Week() {
 }
 
 const inWeek = (d: WeekData, monday: string) =>
-  d.plates.filter((p) => p.assignment.visibleFrom >= monday && p.assignment.visibleFrom < addDays(monday, week));
+  d.plates.filter((p) => p.assignment.visibleFrom >= monday && p.assignment.visibleFrom < addDays(monday, daysOfWeek));
 
 function Deeds({ data, classId, monday }: { data: WeekData; classId: string; monday: string }) {
   const plan = usePlan(classId);
   const [giving, setGiving] = useState(false);
-  const next = addDays(monday, week);
+  const next = addDays(monday, daysOfWeek);
   const here = inWeek(data, monday);
   const drafts = data.plates.filter((p) => p.assignment.draft);
   return (
@@ -71,7 +57,7 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
           void plan.quietly(
             plan.copy(
               here.map((p) => p.assignment.id),
-              week,
+              daysOfWeek,
             ),
           )
         }

@@ -6,6 +6,7 @@ import { sure } from '../../../shared/sure';
 import { t } from '../../../shared/words';
 import { useClass } from '../../classQueries';
 import { useTray } from '../../tray/useTray';
+import { waterOf } from '../rows';
 import { PlateCard } from './PlateCard';
 import { useMoves } from './useMoves';
 import { usePlan, type Plan, type WeekData } from './useWeek';
@@ -15,7 +16,6 @@ import { gap, lay, sameRow, type Laid } from './weekLayout';
 const headWidth = 112,
   narrow = 'minmax(44px,0.34fr)',
   wide = 'minmax(0,1fr)';
-const bands = ['bg-depth-1/60', 'bg-depth-1', 'bg-depth-2/70', 'bg-depth-2', 'bg-depth-3/60', 'bg-depth-3'];
 
 /** Rows of everybody, the groups and single readers; columns are the school days of two weeks, one of them narrow. */
 export function WeekGrid({
@@ -58,7 +58,7 @@ export function WeekGrid({
             <section
               key={row.name}
               aria-label={row.name}
-              className={cx('border-depth-4 grid border-b', bands[Math.min(r, bands.length - 1)])}
+              className={cx('border-depth-4 grid border-b', waterOf(r))}
               style={{ gridTemplateColumns: `${headWidth}px minmax(0,1fr)` }}
             >
               <div className="border-ink border-r px-3 py-2">

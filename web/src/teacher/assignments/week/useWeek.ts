@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, ok, sentence, type Api } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
@@ -26,9 +27,18 @@ export function usePlan(classId: string) {
   const said = useSaid();
   const changed = useChanged();
   const path = { classId };
+  // What is asked for again, after an answer that did not arrive, is not made twice.
+  const [asked] = useState(() => new Map<string, string>());
+  const idFor = (what: unknown) => {
+    const key = JSON.stringify(what);
+    const id = asked.get(key) ?? crypto.randomUUID();
+    asked.set(key, id);
+    return id;
+  };
   const tell = async (doing: Promise<Done>) => {
     try {
       const done = await doing;
+      asked.clear();
       said(done.summary, done.changeId);
       return done;
     } finally {
@@ -48,7 +58,7 @@ export function usePlan(classId: string) {
           params: { path },
           body: {
             readerIds,
-            texts: textIds.map((textId) => ({ id: crypto.randomUUID(), textId })),
+            texts: textIds.map((textId) => ({ id: idFor(['draft', textId, readerIds, visibleFrom, dueOn]), textId })),
             visibleFrom,
             dueOn,
             attempts: usualTries,
@@ -65,7 +75,10 @@ export function usePlan(classId: string) {
       ok(
         api.POST('/classes/{classId}/drafts/copy', {
           params: { path },
-          body: { days, copies: assignmentIds.map((assignmentId) => ({ assignmentId, id: crypto.randomUUID() })) },
+          body: {
+            days,
+            copies: assignmentIds.map((assignmentId) => ({ assignmentId, id: idFor(['copy', assignmentId, days]) })),
+          },
         }),
       ),
     change: (a: Row, terms: Partial<Terms>) =>
@@ -87,7 +100,7 @@ export function usePlan(classId: string) {
       ok(
         api.POST('/assignments/{assignmentId}/swap', {
           params: { path: { assignmentId: a.id } },
-          body: { taskId: crypto.randomUUID(), textId, begunToo },
+          body: { taskId: idFor(['swap', a.id, textId]), textId, begunToo },
         }),
       ),
     tickets: (deed: Api<'TicketDeed'>, ticketIds: string[], comment = '') =>

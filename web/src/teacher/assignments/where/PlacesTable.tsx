@@ -7,9 +7,17 @@ import type { ClassData } from '../../classQueries';
 import { RowTick } from '../../../ui/Checkbox';
 import { LateMark, StateMark } from '../../../ui/StateMark';
 import { TableScroll } from '../../../ui/table/Table';
-import { cellsOf, columnsOf, matches, ofGroup, type Place, type PlaceColumn, type PlacesData } from './places';
-
-const bands = ['bg-depth-1/60', 'bg-depth-1', 'bg-depth-2/70', 'bg-depth-2', 'bg-depth-3/60', 'bg-depth-3'];
+import { waterOf } from '../rows';
+import {
+  byReader,
+  cellsOf,
+  columnsOf,
+  matches,
+  ofGroup,
+  type Place,
+  type PlaceColumn,
+  type PlacesData,
+} from './places';
 
 type Props = {
   d: PlacesData;
@@ -24,6 +32,7 @@ type Props = {
 export function PlacesTable(props: Props) {
   const { d, data } = props;
   const columns = columnsOf(d);
+  const places = byReader(d);
   const grouped = new Set(d.groups.flatMap((g) => g.readerIds));
   const bandsOf = [
     ...d.groups.map((g) => ({ id: g.id as string | null, name: g.name, ids: g.readerIds })),
@@ -47,7 +56,7 @@ export function PlacesTable(props: Props) {
         <tbody>
           {bandsOf.map((g, i) => (
             <Fragment key={g.id ?? 'none'}>
-              <tr className={bands[Math.min(i, bands.length - 1)]}>
+              <tr className={waterOf(i)}>
                 <th scope="rowgroup" className="border-ink border-t px-3 py-1 text-left">
                   <span className="font-serif text-base font-semibold">{g.name}</span>{' '}
                   <span className="text-sm font-normal">{g.ids.length}</span>
@@ -65,9 +74,10 @@ export function PlacesTable(props: Props) {
                     key={r.id}
                     {...props}
                     reader={r}
+                    mine={places.get(r.id) ?? []}
                     groupId={g.id}
                     columns={columns}
-                    band={bands[Math.min(i, bands.length - 1)] ?? ''}
+                    band={waterOf(i)}
                   />
                 ))}
             </Fragment>
@@ -111,6 +121,7 @@ function GroupPlate({ d, groupId, nth, classId }: { d: PlacesData; groupId: stri
 function ReaderRow({
   d,
   reader,
+  mine,
   groupId,
   columns,
   picked,
@@ -118,13 +129,18 @@ function ReaderRow({
   focused,
   focus,
   band,
-}: Props & { reader: ClassData['readers'][number]; groupId: string | null; columns: PlaceColumn[]; band: string }) {
-  const cells = columns.map((c) => cellsOf(d, c, reader.id, groupId));
-  const mine = d.places.filter((k) => k.readerId === reader.id).map((k) => k.id);
-  const on = mine.some((id) => picked.has(id));
+}: Props & {
+  reader: ClassData['readers'][number];
+  mine: readonly Place[];
+  groupId: string | null;
+  columns: PlaceColumn[];
+  band: string;
+}) {
+  const cells = columns.map((c) => cellsOf(d, c, mine, groupId));
+  const on = mine.some((k) => picked.has(k.id));
   const toggle = () => {
     const next = new Set(picked);
-    for (const id of mine)
+    for (const { id } of mine)
       if (on) next.delete(id);
       else next.add(id);
     setPicked(next);

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ok } from '../../../shared/api';
 import { dayOf, fm, minutes, percent, timeOf } from '../../../shared/format';
@@ -9,7 +9,7 @@ import { t } from '../../../shared/words';
 import type { ClassData } from '../../classQueries';
 import { markName, TideMarks } from '../../../ui/TideMarks';
 import { Button } from '../../../ui/Button';
-import { Sheet } from '../../../ui/Sheet';
+import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
 import { StateMark } from '../../../ui/StateMark';
 import { usePlan } from '../week/useWeek';
 import type { Place, PlacesData } from './places';
@@ -55,7 +55,7 @@ export function TicketPanel({
         </>
       }
     >
-      <Part>
+      <SheetPart>
         <p className="flex items-center gap-2 font-semibold">
           <StateMark state={k.state} bare /> {t(ticketWords[k.state])}
           {k.round > 1 && t('round {{n}}', { n: k.round })}
@@ -75,8 +75,8 @@ export function TicketPanel({
             .filter(Boolean)
             .join(' · ')}
         </p>
-      </Part>
-      <Part>
+      </SheetPart>
+      <SheetPart>
         <h3 className="text-base">{t('Answers so far')}</h3>
         {live.data && answered.length === 0 && <p className="text-soft">{t('No answers yet.')}</p>}
         <ol className="grid gap-1.5">
@@ -89,15 +89,11 @@ export function TicketPanel({
             </li>
           ))}
         </ol>
-      </Part>
+      </SheetPart>
       <Deeds k={k} classId={data.id} may={d.mayAssign} />
     </Sheet>
   );
 }
-
-const Part = ({ children }: { children: ReactNode }) => (
-  <section className="border-line grid gap-1.5 border-b px-4.5 py-3">{children}</section>
-);
 
 /** What can be done with a ticket; what cannot says why. */
 function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean }) {
@@ -105,7 +101,7 @@ function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean })
   const [sending, setSending] = useState(false);
   const handedIn = isDone(k.state);
   return (
-    <div className="bg-sand border-ink sticky bottom-0 grid grid-cols-2 gap-2 border-t px-4.5 py-3">
+    <SheetFoot>
       <Button asChild look="main">
         <Link to={`/class/${classId}/tickets/${k.id}`}>{t('Open')}</Link>
       </Button>
@@ -132,6 +128,6 @@ function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean })
         </>
       )}
       {sending && <SendBack plan={plan} ticketIds={[k.id]} close={() => setSending(false)} />}
-    </div>
+    </SheetFoot>
   );
 }

@@ -1,13 +1,11 @@
 import { useState } from 'react';
-import { isDone, type TicketState } from '../../../shared/ticketStates';
+import { isDone, isOpen } from '../../../shared/ticketStates';
 import { t } from '../../../shared/words';
 import { useTray } from '../../tray/useTray';
 import { Button } from '../../../ui/Button';
 import { usePlan } from '../week/useWeek';
 import type { PlacesData } from './places';
 import { SendBack } from './SendBack';
-
-const mayTakeBack: ReadonlySet<TicketState> = new Set(['Planned', 'Waiting', 'UnderWay']);
 
 /** What is picked, and what can be done with all of it: each button says for how many it holds. */
 export function TicketsFoot({
@@ -26,7 +24,7 @@ export function TicketsFoot({
   const [sending, setSending] = useState(false);
   const those = d.places.filter((k) => picked.has(k.id));
   const readers = [...new Set(those.map((k) => k.readerId))];
-  const open = those.filter((k) => mayTakeBack.has(k.state)).map((k) => k.id);
+  const open = those.filter((k) => isOpen(k.state)).map((k) => k.id);
   const done = those.filter((k) => isDone(k.state)).map((k) => k.id);
   const gone = those.filter((k) => k.state === 'TakenBack').map((k) => k.id);
   const act = (deed: 'TakeBack' | 'Restore' | 'GiveAgain', ids: string[]) =>

@@ -1,67 +1,41 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { CaretLeft, CaretRight } from '@phosphor-icons/react';
-import { useState } from 'react';
-import { useOutletContext, useSearchParams } from 'react-router';
+import { useState, type ReactNode } from 'react';
+import { useOutletContext } from 'react-router';
 import { api, ok } from '../../../shared/api';
 import { addDays } from '../../../shared/days';
-import { shortDay } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
 import type { Place as ClassPlace } from '../../frame/Frame';
-import { IconButton } from '../../../ui/IconButton';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Empty, Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
-import { mondayOf } from '../week/weekLayout';
+import { daysOfWeek, useWeekShown, WeekSteps } from '../WeekSteps';
 import { FilterWords } from './FilterWords';
 import { matches, type Filter, type PlacesData } from './places';
 import { PlacesTable } from './PlacesTable';
 import { TicketPanel } from './TicketPanel';
 import { TicketsFoot } from './TicketsFoot';
 
-const week = 7;
-
 /** Readers by this week's tasks: where each is, live; what a word of the head counts, it picks. */
 export default function WhoIsWhere() {
   const { data } = useOutletContext<ClassPlace>();
-  const [search, setSearch] = useSearchParams();
-  const monday = mondayOf(search.get('week') ?? data.today);
-  const to = addDays(monday, week - 1);
+  const shown = useWeekShown();
+  const { monday } = shown;
+  const to = addDays(monday, daysOfWeek - 1);
   const places = useQuery({
     queryKey: keys.places(data.id, monday, to),
     placeholderData: keepPreviousData,
     queryFn: () =>
       ok(api.GET('/classes/{classId}/places', { params: { path: { classId: data.id }, query: { from: monday, to } } })),
   });
-  const go = (weeks: number) => setSearch({ week: addDays(monday, weeks * week) });
   return (
     <ListPage>
-      <Show query={places}>
-        {(d) => (
-          <Shown
-            key={monday}
-            d={d}
-            span={
-              <span className="border-line inline-flex items-center gap-1 border-l pl-2.5">
-                <IconButton look="plain" label={t('Week before')} onClick={() => go(-1)}>
-                  <CaretLeft size={16} aria-hidden />
-                </IconButton>
-                <span className="text-center">
-                  {t('{{from}} – {{to}}', { from: shortDay(monday), to: shortDay(addDays(monday, 4)) })}
-                </span>
-                <IconButton look="plain" label={t('Week after')} onClick={() => go(1)}>
-                  <CaretRight size={16} aria-hidden />
-                </IconButton>
-              </span>
-            }
-          />
-        )}
-      </Show>
+      <Show query={places}>{(d) => <Shown key={monday} d={d} steps={<WeekSteps {...shown} />} />}</Show>
     </ListPage>
   );
 }
 
-function Shown({ d, span }: { d: PlacesData; span: React.ReactNode }) {
+function Shown({ d, steps }: { d: PlacesData; steps: ReactNode }) {
   const { data } = useOutletContext<ClassPlace>();
   const [filter, setFilter] = useState<Filter | null>(null);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
@@ -81,7 +55,7 @@ function Shown({ d, span }: { d: PlacesData; span: React.ReactNode }) {
         beside={
           <>
             <AssignmentTabs classId={data.id} />
-            {span}
+            {steps}
           </>
         }
       />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { cellsOf, columnsOf, matches, type Place, type PlacesData } from './places';
+import { byReader, cellsOf, columnsOf, matches, type Place, type PlacesData } from './places';
 
 const plate = (id: string, kind: string, groupId?: string) =>
   ({ assignment: { id, dueOn: '2026-11-27' }, row: { kind, groupId } }) as PlacesData['plates'][number];
@@ -28,7 +28,7 @@ describe('who is where', () => {
   it('finds what a reader has in a column by their own group', () => {
     const [warm, first, second, single] = columnsOf(d);
     const ids = (column: typeof warm, reader: string, group: string) =>
-      column && cellsOf(d, column, reader, group).map((k) => k.id);
+      column && cellsOf(d, column, byReader(d).get(reader) ?? [], group).map((k) => k.id);
     expect(ids(warm, 'b', 'mill')).toEqual([]);
     expect(ids(first, 'a', 'kelp')).toEqual(['k1-a']);
     expect(ids(first, 'b', 'mill')).toEqual(['m1-b']);

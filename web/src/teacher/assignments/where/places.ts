@@ -1,4 +1,5 @@
 import type { Api } from '../../../shared/api';
+import { isDone, isOpen } from '../../../shared/ticketStates';
 
 export type PlacesData = Api<'PlacesView'>;
 export type Place = Api<'PlaceRow'>;
@@ -28,10 +29,17 @@ export function columnsOf(d: PlacesData): PlaceColumn[] {
 export const ofGroup = (d: PlacesData, groupId: string) =>
   d.plates.filter((p) => p.row.kind === 'Group' && p.row.groupId === groupId);
 
-/** What a reader has in a column. */
-export function cellsOf(d: PlacesData, column: PlaceColumn, readerId: string, groupId: string | null): Place[] {
+/** The tickets of each reader. */
+export function byReader(d: PlacesData): ReadonlyMap<string, Place[]> {
+  const places = new Map<string, Place[]>();
+  for (const k of d.places) places.set(k.readerId, [...(places.get(k.readerId) ?? []), k]);
+  return places;
+}
+
+/** What a reader has in a column, of all they have. */
+export function cellsOf(d: PlacesData, column: PlaceColumn, mine: readonly Place[], groupId: string | null): Place[] {
   const wanted = wantedIn(d, column, groupId);
-  return d.places.filter((k) => k.readerId === readerId && wanted.has(k.assignmentId));
+  return mine.filter((k) => wanted.has(k.assignmentId));
 }
 
 function wantedIn(d: PlacesData, column: PlaceColumn, groupId: string | null) {
@@ -46,13 +54,10 @@ function wantedIn(d: PlacesData, column: PlaceColumn, groupId: string | null) {
 export const filters = ['Waiting', 'UnderWay', 'Done', 'ToMark', 'SentBack', 'TakenBack', 'Late', 'TooFast'] as const;
 export type Filter = (typeof filters)[number];
 
-const done: ReadonlySet<string> = new Set(['HandedIn', 'ToMark', 'Marked', 'Released']);
-const open: ReadonlySet<string> = new Set(['Waiting', 'UnderWay', 'SentBack']);
-
 /** Whether a ticket is one of those a word of the head counts. */
 export function matches(filter: Filter, k: Place, dueOn: string | null, today: string): boolean {
-  if (filter === 'Done') return done.has(k.state);
-  if (filter === 'Late') return dueOn !== null && dueOn < today && open.has(k.state);
-  if (filter === 'TooFast') return done.has(k.state) && k.tooFast > 0 && 2 * k.tooFast >= k.answered;
+  if (filter === 'Done') return isDone(k.state);
+  if (filter === 'Late') return dueOn !== null && dueOn < today && isOpen(k.state);
+  if (filter === 'TooFast') return isDone(k.state) && k.tooFast > 0 && 2 * k.tooFast >= k.answered;
   return k.state === filter;
 }

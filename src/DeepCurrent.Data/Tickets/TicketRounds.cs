@@ -1,0 +1,35 @@
+using Dapper;
+using DeepCurrent.Core.Tickets;
+using Npgsql;
+
+namespace DeepCurrent.Data.Tickets;
+
+/// <summary>The rounds of tickets. Every ticket has its first from the moment it is given, whoever gives it.</summary>
+internal static class TicketRounds
+{
+    /// <summary>Begins the first round of tickets; one that has begun goes on.</summary>
+    /// <param name="by">Null where a reader chose the text.</param>
+    public static Task First(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyCollection<TicketId> tickets,
+        AdultId? by,
+        DateTimeOffset at
+    ) =>
+        c.ExecuteAsync(
+            """
+            insert into round (ticket_id, number, begun, begun_at, begun_by)
+            select id, 1, @given, @at, @by
+            from unnest(@tickets) id
+            on conflict do nothing
+            """,
+            new
+            {
+                tickets = tickets.ToArray(),
+                given = nameof(RoundBegun.Given),
+                by,
+                at,
+            },
+            t
+        );
+}

@@ -1,0 +1,36 @@
+using System.Text.Json.Nodes;
+
+namespace Web.Tests;
+
+/// <summary>Answers as a reader's page sends them.</summary>
+internal static class Answering
+{
+    /// <summary>An answer of the right shape to a question of any kind; not always a right one.</summary>
+    public static object To(JsonNode question, DateTimeOffset at) =>
+        new
+        {
+            questionId = (string)question["id"]!,
+            at,
+            milliseconds = 30_000,
+            words = (string)question["kind"]! is "Short" or "Long" ? "Because the tide was out." : "",
+            picks = (string)question["kind"]! switch
+            {
+                "Order" or "Match" => Enumerable.Range(0, question["choices"]!.AsArray().Count).ToArray(),
+                "Multiple" => [.. Enumerable.Range(0, (int)question["wanted"]!)],
+                _ => new[] { 0 },
+            },
+        };
+
+    /// <summary>Answers every question of a ticket's quiz and hands in.</summary>
+    public static async Task HandIn(Person reader, string ticket)
+    {
+        var work = await reader.Get($"/api/my/tickets/{ticket}");
+        foreach (var q in work["questions"]!.AsArray())
+            (
+                await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", To(q!, DateTimeOffset.UtcNow))
+            ).EnsureSuccessStatusCode();
+        (
+            await reader.Post($"/api/my/tickets/{ticket}/hand-in", new { at = DateTimeOffset.UtcNow })
+        ).EnsureSuccessStatusCode();
+    }
+}
