@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { axe, choose, place, reader, teacher, view } from './people.mjs';
+import { axe, choose, place, reader, teacher, view, starting } from './people.mjs';
 
 // Reading of one's own choosing, and the words that go with reading.
 test('a teacher sets what readers may choose, and a reader chooses, begins and puts it back', async ({ page }) => {
@@ -47,7 +47,7 @@ test('a word list gathers words of texts, is practised in rounds of at most ten,
   await page.getByLabel('Name').fill(name);
   for (const text of ['Why the Kettle Sings', 'Why Cats Land on Their Feet']) {
     await page.getByLabel('Add words from a text').fill(text);
-    await page.getByRole('button', { name: new RegExp(`^${text}`) }).click();
+    await page.getByRole('button', { name: starting(text) }).click();
     await expect(page.getByLabel('Add words from a text')).toHaveValue('');
   }
   await page.getByLabel('Word 13', { exact: true }).fill('ladle');

@@ -53,11 +53,7 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
   await teacher(teo, 'teo');
   const one = (await api(teo, 'GET', `/classes/${classOf(teo)}`)).readers[0];
   await page.getByRole('searchbox', { name: 'Name' }).fill(`${one.givenName} ${one.familyName}`);
-  await page
-    .getByRole('list', { name: 'Found' })
-    .getByRole('button', { name: new RegExp(one.familyName) })
-    .first()
-    .click();
+  await page.getByRole('list', { name: 'Found' }).getByRole('button', { name: one.familyName }).first().click();
   await expect(page.getByText('1 reader is in another class')).toBeVisible();
   await axe(page, 'asking for a reader');
   await page.getByRole('button', { name: 'Add 1 reader' }).click();
@@ -69,7 +65,7 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
   await teo.getByRole('button', { name: `Approve ${one.givenName} for both classes` }).click();
   await expect(teo.getByText('Colleagues request')).toHaveCount(0);
   await page.reload();
-  await expect(page.getByRole('row', { name: new RegExp(one.familyName) })).toBeVisible();
+  await expect(page.getByRole('row', { name: one.familyName })).toBeVisible();
   // Other walks find the class as it was.
   await api(page, 'POST', `/classes/${classOf(page)}/remove`, { readerIds: [one.id] });
   await teo.context().close();

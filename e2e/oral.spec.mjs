@@ -1,10 +1,10 @@
 import { expect, test } from './world.mjs';
-import { axe, choose, place, reader, teacher } from './people.mjs';
+import { axe, choose, place, reader, teacher, starting } from './people.mjs';
 
 const profile = async (page, name) => {
   await place(page, 'Readers');
   await page
-    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .getByRole('button', { name: starting(name) })
     .first()
     .click();
   await page.getByRole('link', { name: 'Open profile' }).click();

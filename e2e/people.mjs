@@ -15,6 +15,9 @@ export async function teacher(page, userName = 'marit') {
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
 }
 
+/** A name that begins with some words, as they stand: titles have question marks. */
+export const starting = (words) => new RegExp(`^${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`);
+
 /** The views of the readers' place. */
 export const view = async (page, name) => {
   await place(page, 'Readers');

@@ -88,13 +88,22 @@ internal sealed class DemoPlans(ChangeStore changes)
         foreach (var (from, to) in new[] { (0, 1), (2, 4) })
         foreach (var group in groups)
         {
-            var middle = Middle(people, group, depths);
-            if (middle.NextText([.. library.Where(t => !used.Contains(t.Row.Id))], depths[middle.Id]) is { } text)
+            var members = people.Where(p => groupOf[p.Id] == group).ToList();
+            if (Fresh(members, Middle(people, group, depths)) is { } text)
                 await Draft(text, new(classId, group), from, to);
         }
         var all = people.OrderBy(p => depths[p.Id]).ElementAt(people.Count / 2);
-        if (all.NextText([.. library.Where(t => !used.Contains(t.Row.Id))], depths[all.Id]) is { } warmUp)
+        if (Fresh(people, all) is { } warmUp)
             await Draft(warmUp, new(classId), 0, 4);
+
+        // One that as few of them as possible have read.
+        SimulatedText? Fresh(IReadOnlyList<SimulatedReader> members, SimulatedReader middle) =>
+            library
+                .Where(t => !used.Contains(t.Row.Id))
+                .GroupBy(t => members.Count(p => p.Seen.Contains(t.Row.Id)))
+                .OrderBy(g => g.Key)
+                .Select(g => middle.NextText(g, depths[middle.Id]))
+                .FirstOrDefault(t => t is not null);
 
         Task Draft(SimulatedText text, Aim aim, int from, int to)
         {
