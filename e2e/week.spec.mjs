@@ -104,6 +104,16 @@ test('who has not begun is seen with one press; work is taken back, sent back wi
   await expect(cell).toContainText('taken back');
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(cell).toContainText('waiting');
+  await panel.getByRole('button', { name: 'Due day…' }).click();
+  const day = page.getByRole('dialog');
+  await day.getByRole('textbox', { name: 'Due on' }).fill('1 Jan 2020');
+  await day.getByRole('button', { name: 'Save' }).click();
+  await expect(day.getByText('This day has passed. Choose today or a later day.')).toBeVisible();
+  await axe(page, 'a due day of one reader');
+  await page.keyboard.press('Escape');
+  await panel.getByRole('button', { name: 'Remind' }).click();
+  await expect(page.getByText('Reminded 1 reader')).toBeVisible();
+  await expect(cell).toContainText('reminded');
   await page.keyboard.press('Escape');
 
   // A text that Mateo finished last week comes back to him.
@@ -125,6 +135,7 @@ test('who has not begun is seen with one press; work is taken back, sent back wi
   const child = await (await browser.newContext()).newPage();
   await reader(child);
   await expect(child.getByText('Your teacher sent this back.').first()).toBeVisible();
+  await expect(child.getByText('Your teacher reminds you of this.')).toBeVisible();
   await axe(child, 'home with work sent back');
 });
 

@@ -117,6 +117,67 @@ public sealed class AssignmentTests
                         Calendar.IsSchoolDay(after.VisibleFrom).ShouldBeTrue();
                 }
             );
+
+    [Fact]
+    public void An_assignment_closes_after_its_last_day_and_for_nobody_before_their_own()
+    {
+        var terms = new AssignmentTerms(Monday, Monday.AddDays(2), ClosesOn: Monday.AddDays(4));
+        terms.Closed(Monday.AddDays(4)).ShouldBeFalse();
+        terms.Closed(Monday.AddDays(5)).ShouldBeTrue();
+        terms.Closed(Monday.AddDays(5), own: Monday.AddDays(5)).ShouldBeFalse();
+        terms.Closed(Monday.AddDays(5), own: Monday.AddDays(1)).ShouldBeTrue();
+        (terms with { ClosesOn = null }).Closed(Monday.AddDays(300)).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Moved_terms_close_as_long_after_they_are_due_as_before_and_have_no_new_faults() =>
+        Gen.Select(Gen.Int[0, 11], Gen.Int[0, 4], Gen.Int[0, 6], Gen.Int[-7, 14])
+            .Sample(x =>
+            {
+                var (from, length, open, days) = x;
+                var due = Monday.AddDays(from + length);
+                var terms = new AssignmentTerms(Monday.AddDays(from), due, ClosesOn: due.AddDays(open));
+                var moved = terms.Moved(days, Calendar);
+                (moved.ClosesOn!.Value.DayNumber - moved.DueOn!.Value.DayNumber).ShouldBe(open);
+                moved.Faults(Monday.AddDays(-30)).ShouldBeEmpty();
+            });
+
+    [Fact]
+    public void Extra_work_waits_for_the_rest()
+    {
+        new AssignmentTerms(Monday, null).Begins(Monday).ShouldBe(TicketState.Waiting);
+        new AssignmentTerms(Monday, null, Need: Need.Extra).Begins(Monday).ShouldBe(TicketState.Planned);
+    }
+
+    [Fact]
+    public void Any_order_of_steps_ends_where_a_life_allows_and_loses_no_round() =>
+        Gen.Enum<TicketStep>()
+            .Array[0, 40]
+            .Sample(steps =>
+            {
+                var (state, round, done) = (TicketState.Waiting, 1, 0);
+                foreach (var step in steps)
+                {
+                    if (TicketLife.After(state, step, round, marked: true) is not { } next)
+                        continue;
+                    if (step is TicketStep.HandedIn)
+                        done = round;
+                    if (TicketLife.Begun(step) is not null)
+                    {
+                        TicketLife.Done(state).ShouldBeTrue("a round begins after one that was handed in");
+                        round++;
+                    }
+                    // What was handed in is never gone: taking back and closing only end what was not.
+                    if (step is TicketStep.TakenBack or TicketStep.Closed && done > 0)
+                    {
+                        TicketLife.Done(next).ShouldBeTrue($"{state} {step}");
+                        round = done;
+                    }
+                    state = next;
+                }
+                if (state is TicketState.TakenBack or TicketState.Closed)
+                    done.ShouldBe(0);
+            });
 }
 
 public sealed class RoundTests

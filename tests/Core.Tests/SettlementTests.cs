@@ -57,6 +57,16 @@ public sealed class AnsweredQuizTests
     }
 
     [Fact]
+    public void Where_it_closed_what_was_not_answered_is_not_wrong()
+    {
+        Question one = Of(QuestionKind.Single, 1),
+            two = Of(QuestionKind.Single, 2);
+        new AnsweredQuiz([one, two], [Try(one, true)], closed: true).Score!.Value.Value.ShouldBe(1);
+        new AnsweredQuiz([one, two], [Try(one, true)]).Score!.Value.Value.ShouldBe(0.5);
+        new AnsweredQuiz([one, two], [], closed: true).Score.ShouldBeNull("nothing answered is not 0");
+    }
+
+    [Fact]
     public void What_was_too_fast_or_rests_on_a_wrong_answer_is_kept_and_left_out()
     {
         Question first = Of(QuestionKind.Single, 1),

@@ -9,12 +9,16 @@ namespace DeepCurrent.Core.Assignments;
 /// <param name="Heading">The teacher's own, under which it stands; empty for none.</param>
 /// <param name="Directions">Readers read them.</param>
 /// <param name="Note">Colleagues of the class read it.</param>
+/// <param name="ClosesOn">The last day on which it can be worked on; null where it goes on after it was due.</param>
 public sealed record AssignmentTerms(
     DateOnly VisibleFrom,
     DateOnly? DueOn,
     string Heading = "",
     string Directions = "",
-    string Note = ""
+    string Note = "",
+    DateOnly? ClosesOn = null,
+    Need Need = Need.Required,
+    WorkPlace Place = WorkPlace.Anywhere
 )
 {
     private const int LongestHeading = 60,
@@ -39,6 +43,12 @@ public sealed record AssignmentTerms(
             yield return ("dueOn", $"This day has passed. Choose today or a later day.");
         else if (DueOn < VisibleFrom)
             yield return ("dueOn", $"It is due before readers see it. Choose a later day.");
+        if (Need is Need.Recommended && DueOn is not null)
+            yield return ("dueOn", $"What is recommended is never due. Leave the day out.");
+        if (ClosesOn < today && ClosesOn != before?.ClosesOn)
+            yield return ("closesOn", $"This day has passed. Choose today or a later day.");
+        else if (ClosesOn < (DueOn ?? VisibleFrom))
+            yield return ("closesOn", $"It closes before it is due. Choose a later day.");
         if (Heading.Length > LongestHeading)
             yield return ("heading", $"Use {LongestHeading} letters or fewer.");
         if (Directions.Length > LongestDirections)
@@ -47,8 +57,14 @@ public sealed record AssignmentTerms(
             yield return ("note", $"Use {LongestNote} letters or fewer.");
     }
 
-    /// <summary>The state in which its tickets begin.</summary>
-    public TicketState Begins(DateOnly today) => VisibleFrom > today ? TicketState.Planned : TicketState.Waiting;
+    /// <summary>The state in which its tickets begin. Extra work is planned until what is required is handed
+    /// in.</summary>
+    public TicketState Begins(DateOnly today) =>
+        VisibleFrom > today || Need is Need.Extra ? TicketState.Planned : TicketState.Waiting;
+
+    /// <summary>Whether nothing can be done with it any more.</summary>
+    /// <param name="own">A reader's own last day; it never closes before that.</param>
+    public bool Closed(DateOnly today, DateOnly? own = null) => ClosesOn is { } last && last < today && !(own >= today);
 
     /// <summary>The same some days later. A day that is no school day gives way to the next that is, at most two weeks
     /// on, and it stays as many school days long as it was, where the calendar knows them.</summary>
@@ -56,13 +72,22 @@ public sealed record AssignmentTerms(
     public AssignmentTerms Moved(int days, SchoolCalendar calendar)
     {
         var from = OnSchoolDay(VisibleFrom.AddDays(days), calendar);
+        // It stays open as many days after it was due as it did.
+        if (ClosesOn is { } closes && DueOn is null)
+            return this with { VisibleFrom = from, ClosesOn = closes.AddDays(from.DayNumber - VisibleFrom.DayNumber) };
         if (DueOn is not { } due)
             return this with { VisibleFrom = from };
         var length = calendar.SchoolDays(VisibleFrom, due);
         var to = OnSchoolDay(due.AddDays(days), calendar);
         while (calendar.SchoolDays(from, to) < length && to < due.AddDays(days + Longest))
             to = to.AddDays(1);
-        return this with { VisibleFrom = from, DueOn = to < from ? from : OnSchoolDay(to, calendar) };
+        var last = to < from ? from : OnSchoolDay(to, calendar);
+        return this with
+        {
+            VisibleFrom = from,
+            DueOn = last,
+            ClosesOn = ClosesOn?.AddDays(last.DayNumber - due.DayNumber),
+        };
     }
 
     private const int Longest = 14;

@@ -30,6 +30,12 @@ public enum ChangeKind
     /// <summary>Tickets were taken back, brought back, sent back or given again.</summary>
     Tickets,
 
+    /// <summary>Readers got another last day for what they still have.</summary>
+    OwnDay,
+
+    /// <summary>Readers were reminded.</summary>
+    Reminded,
+
     /// <summary>Another text took the place of an assigned one.</summary>
     TextSwapped,
 

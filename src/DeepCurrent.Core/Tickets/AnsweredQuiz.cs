@@ -36,12 +36,15 @@ public sealed class AnsweredQuiz
 {
     private readonly IReadOnlyList<Question> asked;
     private readonly ILookup<QuestionId, Attempted> attempts;
+    private readonly bool closed;
 
     /// <param name="quiz">The text's questions in their order; those on the way only help and do not count.</param>
     /// <param name="attempts">In any order. Those at a question that was taken out of the quiz say nothing any
     /// more.</param>
-    public AnsweredQuiz(IEnumerable<Question> quiz, IEnumerable<Attempted> attempts)
+    /// <param name="closed">Handed in by its last day: what was not answered is not wrong.</param>
+    public AnsweredQuiz(IEnumerable<Question> quiz, IEnumerable<Attempted> attempts, bool closed = false)
     {
+        this.closed = closed;
         asked = [.. quiz.Where(q => !q.OnTheWay)];
         this.attempts = attempts.OrderBy(a => a.Attempt).ToLookup(a => a.QuestionId);
     }
@@ -52,12 +55,20 @@ public sealed class AnsweredQuiz
     /// <summary>Questions whose answers wait for a person.</summary>
     public int ToMark => asked.Count(q => q.Kind.Written() && attempts[q.Id].Any(a => a.Correct is null));
 
-    /// <summary>Share of the questions right at the first attempt, 0 to 1; null while a person has to mark, where nothing
-    /// is asked, and where nothing was answered.</summary>
+    /// <summary>Share of the questions right at the first attempt, 0 to 1, of those that were answered where it closed;
+    /// null while a person has to mark, where nothing is asked, and where nothing was answered.</summary>
     public Probability? Score =>
-        ToMark == 0 && asked.Any(q => attempts[q.Id].Any())
-            ? new(TicketLife.Score([.. asked.Select(q => TicketLife.MarkOf([.. attempts[q.Id].Select(Right)]))]))
+        ToMark == 0 && asked.Any(Answered)
+            ? new(
+                TicketLife.Score([
+                    .. asked
+                        .Where(q => !closed || Answered(q))
+                        .Select(q => TicketLife.MarkOf([.. attempts[q.Id].Select(Right)])),
+                ])
+            )
             : null;
+
+    private bool Answered(Question q) => attempts[q.Id].Any();
 
     /// <summary>First attempts that are marked, as evidence.</summary>
     /// <param name="depth">Of the version that was read.</param>

@@ -12,6 +12,9 @@ public enum TicketState
     Released,
     SentBack,
     TakenBack,
+
+    /// <summary>Its last day passed and nothing had been answered.</summary>
+    Closed,
 }
 
 /// <summary>What happens to a ticket.</summary>
@@ -28,6 +31,10 @@ public enum TicketStep
     GivenAgain,
     TakenBack,
     Restored,
+    Closed,
+
+    /// <summary>It goes on after all.</summary>
+    Reopened,
 }
 
 /// <summary>How a round of a ticket began.</summary>
@@ -79,6 +86,14 @@ public static class TicketLife
             (TicketState.Planned or TicketState.Waiting or TicketState.UnderWay, TicketStep.TakenBack) =>
                 TicketState.TakenBack,
             (TicketState.TakenBack, TicketStep.Restored) => TicketState.Waiting,
+            (TicketState.Closed, TicketStep.Reopened) => TicketState.Waiting,
+            (
+                TicketState.Planned
+                    or TicketState.Waiting
+                    or TicketState.UnderWay
+                    or TicketState.SentBack,
+                TicketStep.Closed
+            ) => TicketState.Closed,
             _ => null,
         };
 
@@ -86,12 +101,12 @@ public static class TicketLife
     public static IReadOnlyList<TicketState> From(TicketStep step) =>
         [.. Enum.GetValues<TicketState>().Where(s => After(s, step) is not null)];
 
-    /// <summary>The state after a step in a later round. Taking back ends that round only: what was handed in before
-    /// stays, and so the ticket is where it was then.</summary>
+    /// <summary>The state after a step in a later round. Taking back and closing end that round only: what was handed in
+    /// before stays, and so the ticket is where it was then.</summary>
     /// <param name="marked">Whether the round before has all its marks.</param>
     public static TicketState? After(TicketState state, TicketStep step, int round, bool marked) =>
-        round == 1 || step is not TicketStep.TakenBack ? After(state, step)
-        : Open(state) ? (marked ? TicketState.Released : TicketState.ToMark)
+        round == 1 || step is not (TicketStep.TakenBack or TicketStep.Closed) ? After(state, step)
+        : Open(state) || state is TicketState.Planned ? (marked ? TicketState.Released : TicketState.ToMark)
         : null;
 
     /// <summary>How the round begins that a step begins: what was done before stays, and questions can be answered
@@ -108,7 +123,8 @@ public static class TicketLife
     public const int MostRounds = 20;
 
     /// <summary>Whether its reader sees it.</summary>
-    public static bool Seen(TicketState state) => state is not (TicketState.Planned or TicketState.TakenBack);
+    public static bool Seen(TicketState state) =>
+        state is not (TicketState.Planned or TicketState.TakenBack or TicketState.Closed);
 
     /// <summary>Whether its reader may still read and answer.</summary>
     public static bool Open(TicketState state) =>

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
@@ -38,6 +39,13 @@ public sealed record AssignmentRow
 
     public required DateOnly? DueOn { get; init; }
 
+    /// <summary>The last day on which it can be worked on; null where it goes on.</summary>
+    public required DateOnly? ClosesOn { get; init; }
+
+    public required Need Need { get; init; }
+
+    public required WorkPlace Place { get; init; }
+
     public required string Heading { get; init; }
 
     public required string Directions { get; init; }
@@ -56,6 +64,9 @@ public sealed record AssignmentRow
     public required int Tickets { get; init; }
 
     public required int Planned { get; init; }
+
+    /// <summary>Nothing was answered by the last day.</summary>
+    public required int Closed { get; init; }
 
     public required int Waiting { get; init; }
 
@@ -207,7 +218,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         var place = await c.QuerySingleOrDefaultAsync<(ClassId ClassId, TextId TextId, string Title, DateOnly? DueOn)>(
             """
-            select k.class_id, y.text_id, t.title, a.due_on
+            select k.class_id, y.text_id, t.title, coalesce(k.due_on, a.due_on)
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id
@@ -245,7 +256,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                     join task y on y.id = k.task_id
                   where y.text_id = any(@textIds)
                     and k.reader_id = any(@readerIds)
-                    and k.state <> {TicketStates.TakenBack}
+                    and k.state not in ({TicketStates.TakenBack}, {TicketStates.Closed})
                   union all
                   select s.text_id, n.reader_id, null, s.served_at
                   from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
@@ -299,7 +310,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         var heads = (
             await c.QueryAsync<(TicketId Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>(
                 """
-                select k.id, t.title, a.assigned_at, a.due_on
+                select k.id, t.title, a.assigned_at, coalesce(k.due_on, a.due_on)
                 from ticket k
                   join assignment a on a.id = k.assignment_id
                   join task y on y.id = k.task_id
@@ -378,8 +389,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     internal static readonly string RowSql = $"""
-        select a.id, a.class_id, y.id as task_id, y.text_id, t.title, a.assigned_at, p.name as "by", a.draft, a.visible_from, a.due_on,
-               a.heading, a.directions, a.note, a.revision, y.attempts, y.on_the_way, y.aloud,
+        select a.id, a.class_id, y.id as task_id, y.text_id, t.title, a.assigned_at, p.name as "by", a.draft,
+               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.heading, a.directions, a.note, a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,
                count(k.id) filter (where k.state = {TicketStates.Waiting})::int as waiting,
@@ -391,7 +402,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                  select max(r.at)
                  from text_revision r
                  where r.text_id = y.text_id and r.revision > 1 and r.at > a.assigned_at) as corrected_at,
-               avg(k.score) as mean_score, a.chosen
+               count(k.id) filter (where k.state = {TicketStates.Closed})::int as closed, avg(k.score) as mean_score,
+               a.chosen
         from assignment a
           join lateral (select * from task where assignment_id = a.id order by position desc limit 1) y on true
           join text t on t.id = y.text_id

@@ -44,26 +44,22 @@ public static class AssignmentWriter
     public static async Task<bool> Add(NpgsqlConnection c, NpgsqlTransaction t, NewAssignment a, DateOnly today)
     {
         var added = await c.ExecuteAsync(
-            """
-            insert into assignment (
-              id, class_id, assigned_by, assigned_at, visible_from, due_on, heading, directions, note, draft)
-            values (
-              @Id, @ClassId, @AssignedBy, @AssignedAt, @VisibleFrom, @DueOn, @Heading, @Directions, @Note, @draft)
+            $"""
+            insert into assignment (id, class_id, assigned_by, assigned_at, draft, {TermsSql.Columns})
+            values (@Id, @ClassId, @AssignedBy, @AssignedAt, @draft, {TermsSql.Values})
             on conflict (id) do nothing
             """,
-            new
-            {
-                a.Id,
-                a.ClassId,
-                a.AssignedBy,
-                a.AssignedAt,
-                a.Terms.VisibleFrom,
-                a.Terms.DueOn,
-                a.Terms.Heading,
-                a.Terms.Directions,
-                a.Terms.Note,
-                draft = a.Tickets.Count == 0,
-            },
+            TermsSql.With(
+                a.Terms,
+                new
+                {
+                    a.Id,
+                    a.ClassId,
+                    a.AssignedBy,
+                    a.AssignedAt,
+                    draft = a.Tickets.Count == 0,
+                }
+            ),
             t
         );
         if (added == 0)
@@ -84,7 +80,7 @@ public static class AssignmentWriter
             },
             t
         );
-        await AddTickets(c, t, a.ClassId, a.Task.Id, a.Tickets, a.Terms.Begins(today), a.AssignedBy, a.AssignedAt);
+        await AddTickets(c, t, a.ClassId, a.Task.Id, a.Tickets, a.Terms, today, a.AssignedBy, a.AssignedAt);
         await Tell(c, t, a.ClassId);
         return true;
     }
@@ -117,7 +113,8 @@ public static class AssignmentWriter
         ClassId classId,
         TaskId taskId,
         IReadOnlyList<NewTicket> tickets,
-        TicketState begins,
+        AssignmentTerms terms,
+        DateOnly today,
         AdultId by,
         DateTimeOffset at
     )
@@ -140,12 +137,14 @@ public static class AssignmentWriter
                 readers = tickets.Select(k => k.ReaderId).ToArray(),
                 versions = tickets.Select(k => k.VersionId).ToArray(),
                 forecasts = tickets.Select(k => k.Forecast.Value).ToArray(),
-                begins = begins.ToString(),
+                begins = terms.Begins(today).ToString(),
                 at,
             },
             t
         );
         await TicketRounds.First(c, t, [.. given], by, at);
+        if (terms.Need is Need.Extra)
+            await TicketShowing.OfTask(c, t, taskId, today, at);
     }
 
     /// <summary>Makes a draft what is given, or gives what is a draft.</summary>
@@ -189,22 +188,12 @@ public static class AssignmentWriter
     )
     {
         var changed = await c.ExecuteAsync(
-            """
+            $"""
             update assignment
-            set visible_from = @VisibleFrom, due_on = @DueOn, heading = @Heading, directions = @Directions,
-              note = @Note, revision = revision + 1
+            set {TermsSql.Sets}, revision = revision + 1
             where id = @assignmentId and revision = @revision
             """,
-            new
-            {
-                assignmentId,
-                terms.VisibleFrom,
-                terms.DueOn,
-                terms.Heading,
-                terms.Directions,
-                terms.Note,
-                revision,
-            },
+            TermsSql.With(terms, new { assignmentId, revision }),
             t
         );
         if (changed == 0)
@@ -224,6 +213,9 @@ public static class AssignmentWriter
             },
             t
         );
+        if (!terms.Closed(today))
+            await TicketMover.Reopen(c, t, assignmentId, at);
+        await TicketShowing.Of(c, t, assignmentId, today, at);
         return true;
     }
 
@@ -286,26 +278,13 @@ public static class AssignmentWriter
     )
     {
         var revision = await c.QuerySingleOrDefaultAsync<int?>(
-            """
+            $"""
             select revision
             from assignment
-            where id = @assignmentId
-              and visible_from = @VisibleFrom
-              and due_on is not distinct from @DueOn
-              and heading = @Heading
-              and directions = @Directions
-              and note = @Note
+            where id = @assignmentId and ({TermsSql.Columns}) is not distinct from ({TermsSql.Values})
             for update
             """,
-            new
-            {
-                assignmentId,
-                after.VisibleFrom,
-                after.DueOn,
-                after.Heading,
-                after.Directions,
-                after.Note,
-            },
+            TermsSql.With(after, new { assignmentId }),
             t
         );
         return revision is { } now && await SetTerms(c, t, assignmentId, before, now, today, at);

@@ -45,6 +45,12 @@ public sealed record PlaceRow
     public required DateTimeOffset? OpenedAt { get; init; }
 
     public required DateTimeOffset? HandedInAt { get; init; }
+
+    /// <summary>The assignment's last day, or the reader's own.</summary>
+    public required DateOnly? DueOn { get; init; }
+
+    /// <summary>The reader was reminded and has not opened it since.</summary>
+    public required bool Reminded { get; init; }
 }
 
 /// <summary>A class's assignments in a stretch of days.</summary>
@@ -123,7 +129,8 @@ public sealed class WeekStore(NpgsqlDataSource db)
                      where d.ticket_id = k.id and d.score is not null
                      order by d.number desc
                      limit 1) as score,
-                   coalesce(w.answered, 0) as answered, coalesce(w.too_fast, 0) as too_fast, k.opened_at, k.handed_in_at
+                   coalesce(w.answered, 0) as answered, coalesce(w.too_fast, 0) as too_fast, k.opened_at, k.handed_in_at,
+                   coalesce(k.due_on, a.due_on) as due_on, k.reminded_at is not null as reminded
             from assignment a
               join ticket k on k.assignment_id = a.id
               join version v on v.id = k.version_id
@@ -156,34 +163,81 @@ public sealed class WeekStore(NpgsqlDataSource db)
         return [.. schools.Select(s => (s.Id, new SchoolClock(s.TimeZone)))];
     }
 
+    /// <summary>Schools in which something closes that readers still have, with what time it is there.</summary>
+    public async Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> ClosingSchools()
+    {
+        var schools = await db.All<(SchoolId Id, string TimeZone)>(
+            """
+            select s.id, s.time_zone
+            from school s
+            where exists (
+              select 1
+              from class c
+                join ticket k on k.class_id = c.id
+                join assignment a on a.id = k.assignment_id
+              where c.school_id = s.id and a.closes_on is not null and k.state = any(@waits))
+            limit 10000
+            """,
+            new { waits = TicketStates.Waits }
+        );
+        return [.. schools.Select(s => (s.Id, new SchoolClock(s.TimeZone)))];
+    }
+
+    /// <summary>What its reader still has though its last day has passed.</summary>
+    /// <param name="today">The school's.</param>
+    public Task<IReadOnlyList<(TicketId Ticket, ReaderId Reader, ClassId Class)>> ToClose(
+        SchoolId schoolId,
+        DateOnly today
+    ) =>
+        db.All<(TicketId, ReaderId, ClassId)>(
+            """
+            select k.id, k.reader_id, k.class_id
+            from assignment a
+              join ticket k on k.assignment_id = a.id
+              join class c on c.id = k.class_id
+            where a.closes_on < @today
+              and c.school_id = @schoolId
+              and k.state = any(@waits)
+              and (k.due_on is null or k.due_on < @today)
+            order by k.id
+            limit 500
+            """,
+            new
+            {
+                schoolId,
+                today,
+                waits = TicketStates.Waits,
+            }
+        );
+
+    /// <summary>How many readers of each assignment have not handed it in though it was due for them.</summary>
+    /// <param name="today">The school's.</param>
+    public async Task<IReadOnlyDictionary<AssignmentId, int>> Late(IReadOnlyList<AssignmentId> ids, DateOnly today) =>
+        (
+            await db.All<(AssignmentId Id, int Late)>(
+                """
+                select a.id, count(*)::int
+                from assignment a join ticket k on k.assignment_id = a.id
+                where a.id = any(@ids) and k.state = any(@open) and coalesce(k.due_on, a.due_on) < @today
+                group by a.id
+                limit 1000
+                """,
+                new
+                {
+                    ids = ids.ToArray(),
+                    today,
+                    open = TicketStates.Open,
+                }
+            )
+        ).ToDictionary(x => x.Id, x => x.Late);
+
     /// <summary>Shows what has become visible: planned tickets wait for their readers from the day on.</summary>
     /// <param name="today">The school's.</param>
     public async Task Show(SchoolId schoolId, DateOnly today, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var shown = await c.QueryAsync<ClassId>(
-            $"""
-            update ticket k
-            set state = {TicketStates.Waiting}, changed_at = @now
-            from assignment a, class c
-            where a.id = k.assignment_id
-              and c.id = k.class_id
-              and c.school_id = @schoolId
-              and k.state = {TicketStates.Planned}
-              and a.visible_from <= @today
-            returning k.class_id
-            """,
-            new
-            {
-                schoolId,
-                today,
-                now,
-            },
-            t
-        );
-        foreach (var classId in shown.Distinct())
-            await c.Tell(t, "ticket", classId);
+        await TicketShowing.InSchool(c, t, schoolId, today, now);
         await t.CommitAsync();
     }
 

@@ -30,7 +30,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
           'readings',
           (select json_agg(json_build_object(
               'text', t.title, 'version', v.label, 'depth', v.depth, 'assignedAt', a.assigned_at,
-              'dueOn', a.due_on, 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at,
+              'dueOn', coalesce(k.due_on, a.due_on), 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at,
               'score', k.score, 'forecast', k.forecast,
               'answers',
               (

@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
@@ -25,6 +26,8 @@ public static partial class ClosedSets
     [
         new("adult", "kind", Of<AdultKind>()),
         new("adult", "post", Of<Post>()),
+        new("assignment", "need", Of<Need>()),
+        new("assignment", "place", Of<WorkPlace>()),
         new("check_aim", "kind", Of<AimKind>()),
         new("class_adult", "role", Of(Part.None)),
         new("evidence", "kind", Of<EvidenceKind>()),

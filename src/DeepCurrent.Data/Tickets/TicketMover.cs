@@ -11,9 +11,10 @@ namespace DeepCurrent.Data.Tickets;
 public sealed record TicketMoved(TicketId Id, ReaderId ReaderId, TicketState From, TicketState To, int Was, int Round);
 
 /// <summary>A step that somebody takes with tickets.</summary>
+/// <param name="By">Null where nobody did: its last day passed.</param>
 /// <param name="Today">The school's.</param>
 /// <param name="Comment">To the readers, of a round that begins with it.</param>
-public sealed record TicketAct(TicketStep Step, AdultId By, DateTimeOffset At, DateOnly Today, string Comment = "");
+public sealed record TicketAct(TicketStep Step, AdultId? By, DateTimeOffset At, DateOnly Today, string Comment = "");
 
 /// <summary>What teachers do with tickets that are out: take back, bring back, send back, give again. Each stands in the
 /// transaction that lists it.</summary>
@@ -71,6 +72,23 @@ public static class TicketMover
         await c.Tell(t, "ticket", classId);
         return moved;
     }
+
+    /// <summary>Opens again what was closed: the assignment goes on after all.</summary>
+    internal static Task Reopen(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        AssignmentId assignmentId,
+        DateTimeOffset at
+    ) =>
+        c.ExecuteAsync(
+            $"""
+            update ticket
+            set state = {TicketStates.Waiting}, changed_at = @at
+            where assignment_id = @assignmentId and state = {TicketStates.Closed}
+            """,
+            new { assignmentId, at },
+            t
+        );
 
     /// <summary>Moves tickets back to where they were, except those that have moved on or been worked on since.</summary>
     /// <returns>How many.</returns>

@@ -12,7 +12,8 @@ internal static class TicketStates
         UnderWay = $"'{nameof(TicketState.UnderWay)}'",
         SentBack = $"'{nameof(TicketState.SentBack)}'",
         Released = $"'{nameof(TicketState.Released)}'",
-        TakenBack = $"'{nameof(TicketState.TakenBack)}'";
+        TakenBack = $"'{nameof(TicketState.TakenBack)}'",
+        Closed = $"'{nameof(TicketState.Closed)}'";
 
     /// <summary>Those a reader sees.</summary>
     public static readonly string Seen = Members.Where<TicketState>(TicketLife.Seen);
@@ -25,6 +26,9 @@ internal static class TicketStates
     [
         .. Enum.GetValues<TicketState>().Where(TicketLife.Open).Select(s => s.ToString()),
     ];
+
+    /// <summary>Those in which something is still to be done by its reader, now or from a day on.</summary>
+    public static readonly string[] Waits = [.. Open, nameof(TicketState.Planned)];
 
     /// <summary>Those that wait for a person.</summary>
     public static readonly string AtMarking = Members.Where<TicketState>(TicketLife.AtMarking);

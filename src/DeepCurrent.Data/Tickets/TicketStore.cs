@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
@@ -32,7 +33,18 @@ public sealed record MyTicket
 
     public required TicketState State { get; init; }
 
+    /// <summary>The reader's own, where they were given one.</summary>
     public required DateOnly? DueOn { get; init; }
+
+    /// <summary>The last day on which it can be worked on; null where it goes on.</summary>
+    public required DateOnly? ClosesOn { get; init; }
+
+    public required Need Need { get; init; }
+
+    public required WorkPlace Place { get; init; }
+
+    /// <summary>The teacher reminded the reader, who has not opened it since.</summary>
+    public required bool Reminded { get; init; }
 
     public required string Directions { get; init; }
 
@@ -90,6 +102,9 @@ public sealed record OpenTicket
 
     /// <summary>1 for the first; sent back or given again it begins another.</summary>
     public required int Round { get; init; }
+
+    /// <summary>Handed in by its last day, not by its reader.</summary>
+    public required bool Closed { get; init; }
 }
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
@@ -128,7 +143,9 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                      select count(distinct w.question_id)::int
                      from answer w join question q on q.id = w.question_id
                      where w.ticket_id = k.id and w.round = k.round and not q.retired and q.place is null) as answered,
-                   k.state, a.due_on, a.directions, a.heading, coalesce(d.score, k.score) as score,
+                   k.state, coalesce(k.due_on, a.due_on) as due_on,
+                   case when a.closes_on is not null then greatest(a.closes_on, k.due_on) end as closes_on, a.need,
+                   a.place, k.reminded_at is not null as reminded, a.directions, a.heading, coalesce(d.score, k.score) as score,
                    case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
                    y.aloud, k.round, d.comment
             from ticket k
@@ -138,7 +155,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
               left join round d on d.ticket_id = k.id and d.number = k.round
               join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
-            order by handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
+            order by handed_in_at desc nulls first, a.chosen, a.need <> '{nameof(Need.Required)}',
+              coalesce(k.due_on, a.due_on) nulls last, a.assigned_at
             limit 200
             """,
             new { readerId }
@@ -155,6 +173,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         select k.id, k.reader_id, y.text_id, k.version_id, k.state,
           y.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, d.score,
           a.directions, k.class_id, c.school_year_id, k.round,
+               coalesce(d.closed, false) as closed,
                coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, y.on_the_way, y.aloud
         from ticket k
           join assignment a on a.id = k.assignment_id
@@ -276,8 +295,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         await db.Run(
             """
             update ticket
-            set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now
-            where id = @Id and state = any(@from) and state <> @state
+            set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now, reminded_at = null
+            where id = @Id and state = any(@from) and (state <> @state or reminded_at is not null)
             """,
             new
             {
@@ -332,19 +351,74 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
-        if (
-            ticket is null
-            || TicketLife.Done(ticket.State)
-            || TicketLife.After(ticket.State, TicketStep.HandedIn) is not { } handedIn
-        )
+        if (ticket is null)
+            return null;
+        var settled = await HandIn(c, t, ticket, await Answers(c, t, ticketId), chart, given, now);
+        await t.CommitAsync();
+        await ShowExtra(c, ticket, now);
+        notices.Changed(ticket.ClassId);
+        return settled;
+    }
+
+    /// <summary>What is extra opens at once, in a transaction of its own: it waits for none of the rows held here.</summary>
+    private static async Task ShowExtra(NpgsqlConnection c, OpenTicket ticket, DateTimeOffset now)
+    {
+        var year = await SchoolStore.Year(c, ticket.SchoolYearId);
+        await using var t = await c.BeginTransactionAsync();
+        await TicketShowing.For(c, t, ticket.ReaderId, year.Clock.DayOf(now), now);
+        await t.CommitAsync();
+    }
+
+    /// <returns>The ticket as it is now; as it was where it cannot be handed in.</returns>
+    private async Task<OpenTicket> HandIn(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        OpenTicket ticket,
+        IReadOnlyList<AnswerRow> answers,
+        LevelChart chart,
+        DateTimeOffset given,
+        DateTimeOffset now
+    )
+    {
+        if (TicketLife.Done(ticket.State) || TicketLife.After(ticket.State, TicketStep.HandedIn) is not { } handedIn)
             return ticket;
-        var answers = await Answers(c, t, ticketId);
         var work = await TicketWork.Of(c, t, texts, ticket, answers);
         var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;
         var year = await SchoolStore.Year(c, ticket.SchoolYearId);
-        var settled = await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
+        return await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
+    }
+
+    /// <summary>Closes a ticket whose last day has passed: what was answered is handed in, and what was not is not wrong;
+    /// where nothing was, it is closed and has no score.</summary>
+    /// <returns>False where there was nothing to close.</returns>
+    public async Task<bool> Close(
+        TicketId ticketId,
+        ReaderId readerId,
+        ClassId classId,
+        LevelChart chart,
+        DateOnly today,
+        DateTimeOffset now
+    )
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
+        var answers = ticket is null ? [] : await Answers(c, t, ticketId);
+        if (ticket?.State is TicketState.UnderWay && answers.Any(a => a.Round == ticket.Round))
+        {
+            await c.ExecuteAsync(
+                "update round set closed = true where ticket_id = @Id and number = @Round",
+                new { ticket.Id, ticket.Round },
+                t
+            );
+            await HandIn(c, t, ticket with { Closed = true }, answers, chart, now, now);
+        }
+        else if (
+            (await TicketMover.Move(c, t, [ticketId], classId, new(TicketStep.Closed, null, now, today))).Count == 0
+        )
+            return false;
         await t.CommitAsync();
-        notices.Changed(ticket.ClassId);
-        return settled;
+        notices.Changed(classId);
+        return true;
     }
 }

@@ -32,7 +32,8 @@ internal sealed class TicketWork
             await texts.Questions(c, t, ticket.TextId),
             answers
                 .Where(a => a.Round == ticket.Round)
-                .Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At))
+                .Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At)),
+            ticket.Closed
         );
         var ofText = answered.AsksForSentences ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count : 0;
         return new(ticket, answered, ofText);

@@ -59,7 +59,10 @@ public sealed record AssignRequest(
     DateOnly? VisibleFrom = null,
     string? Heading = null,
     string? Note = null,
-    bool? Draft = null
+    bool? Draft = null,
+    DateOnly? ClosesOn = null,
+    Need? Need = null,
+    WorkPlace? Place = null
 );
 
 /// <summary>One text of an assignment.</summary>
@@ -136,13 +139,7 @@ public static class AssignmentEndpoints
     {
         var room = await giving.Class(classId, Deed.Assign);
         var today = await desk.Today();
-        var terms = new AssignmentTerms(
-            request.VisibleFrom ?? today,
-            request.DueOn,
-            request.Heading ?? "",
-            request.Directions ?? "",
-            request.Note ?? ""
-        ).Tidy();
+        var terms = TermsOf(request, today);
         new Faults()
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
             .Of(terms.Faults(today))
@@ -191,6 +188,18 @@ public static class AssignmentEndpoints
             given.Count
         );
     }
+
+    private static AssignmentTerms TermsOf(AssignRequest request, DateOnly today) =>
+        new AssignmentTerms(
+            request.VisibleFrom ?? today,
+            request.DueOn,
+            request.Heading ?? "",
+            request.Directions ?? "",
+            request.Note ?? "",
+            request.ClosesOn,
+            request.Need ?? Need.Required,
+            request.Place ?? WorkPlace.Anywhere
+        ).Tidy();
 
     private static Message Summary(IReadOnlyList<(string Title, NewAssignment Assignment)> given, int chosen)
     {

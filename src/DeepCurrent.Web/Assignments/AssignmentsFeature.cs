@@ -12,12 +12,15 @@ public sealed class AssignmentsFeature : IFeature
             .AddSingleton<WeekStore>()
             .AddScoped<Giving>()
             .AddWork<Showing>()
+            .AddWork<Closing>()
             .AddUndo<UndoAssigned>()
             .AddUndo<UndoDraftsGiven>()
             .AddUndo<UndoDrafted>()
             .AddUndo<UndoDiscarded>()
             .AddUndo<UndoTerms>()
             .AddUndo<UndoTickets>()
+            .AddUndo<UndoOwnDay>()
+            .AddUndo<UndoReminded>()
             .AddUndo<UndoSwapped>();
 
     public void Map(RouteGroupBuilder api)
@@ -26,5 +29,6 @@ public sealed class AssignmentsFeature : IFeature
         WeekEndpoints.Map(api);
         DraftEndpoints.Map(api);
         MendEndpoints.Map(api);
+        TicketDayEndpoints.Map(api);
     }
 }

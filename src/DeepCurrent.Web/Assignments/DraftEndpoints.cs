@@ -62,7 +62,11 @@ public static class DraftEndpoints
             .Where(g => g.Tickets.Count > 0)
             .ToList();
         if (given.Count == 0)
+        {
+            // They have it if somebody else was first.
+            _ = await Drafts(classId, request.AssignmentIds, assignments);
             throw Refused.Field("assignmentIds", $"Everyone these drafts are for has had the text, or has left.");
+        }
         var made = await changes.DoIn(classId, desk, ChangeKind.DraftsGiven, async (c, t) =>
         {
             foreach (var (row, tickets) in given)
@@ -75,7 +79,8 @@ public static class DraftEndpoints
                     classId,
                     row.TaskId,
                     tickets,
-                    MendEndpoints.TermsOf(row).Begins(today),
+                    MendEndpoints.TermsOf(row),
+                    today,
                     desk.Who.Adult,
                     desk.Now
                 );
@@ -188,11 +193,8 @@ public static class DraftEndpoints
     private static async Task Holds(AssignmentRow row, IReadOnlyList<RosterRow> readers, DateOnly today, Giving giving)
     {
         await giving.Asks(row.TextId, row.Title);
-        if (row.DueOn < today)
-            throw Refused.Field(
-                "assignmentIds",
-                $"“{row.Title}” was due on a day that has passed. Change its dates first."
-            );
+        if (row.DueOn < today || row.ClosesOn < today)
+            throw Refused.Field("assignmentIds", $"The last day of “{row.Title}” has passed. Change its dates first.");
         if (readers.Count == 0)
             throw Refused.Field(
                 "assignmentIds",

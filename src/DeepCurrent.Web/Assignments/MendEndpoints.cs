@@ -18,7 +18,10 @@ public sealed record TermsRequest(
     string Heading,
     string Directions,
     string Note,
-    int Revision
+    int Revision,
+    DateOnly? ClosesOn = null,
+    Need Need = Need.Required,
+    WorkPlace Place = WorkPlace.Anywhere
 );
 
 /// <summary>Steps a teacher takes with tickets that are out.</summary>
@@ -70,7 +73,10 @@ public static class MendEndpoints
             request.DueOn,
             request.Heading,
             request.Directions,
-            request.Note
+            request.Note,
+            request.ClosesOn,
+            request.Need,
+            request.Place
         ).Tidy();
         new Faults().Of(after.Faults(today, before)).Refuse();
         if (after == before)
@@ -185,7 +191,8 @@ public static class MendEndpoints
                         null,
                         false
                     ),
-                    TermsOf(row).Begins(today),
+                    TermsOf(row),
+                    today,
                     desk.Who.Adult,
                     desk.Now
                 );
@@ -198,7 +205,7 @@ public static class MendEndpoints
     }
 
     internal static AssignmentTerms TermsOf(AssignmentRow row) =>
-        new(row.VisibleFrom, row.DueOn, row.Heading, row.Directions, row.Note);
+        new(row.VisibleFrom, row.DueOn, row.Heading, row.Directions, row.Note, row.ClosesOn, row.Need, row.Place);
 
     /// <summary>An assignment that the asker may change; what readers chose themselves is nobody's to change.</summary>
     private static async Task<AssignmentRow> Mine(AssignmentId id, Desk desk, AssignmentStore assignments)

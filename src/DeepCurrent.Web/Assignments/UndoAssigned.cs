@@ -84,6 +84,33 @@ internal sealed class UndoTerms() : UndoesAssigning<TermsChanged>(ChangeKind.Ass
     }
 }
 
+/// <param name="Before">Each reader's day before.</param>
+internal sealed record DaySet(IReadOnlyList<OwnDay> Before, DateOnly? DueOn);
+
+internal sealed record Reminded(IReadOnlyList<TicketId> TicketIds);
+
+internal sealed class UndoOwnDay() : UndoesAssigning<DaySet>(ChangeKind.OwnDay)
+{
+    protected override async Task<Message> TakeBack(UndoAt at, DaySet did, ClassId classId, DateOnly today)
+    {
+        var n = await TicketDays.Back(at.C, at.T, did.Before, did.DueOn);
+        return n == 0
+            ? throw UndoAt.BuiltOn($"It has been changed again since.")
+            : (Message)$"It is as it was for {Counted.Readers(n)}.";
+    }
+}
+
+internal sealed class UndoReminded() : UndoesAssigning<Reminded>(ChangeKind.Reminded)
+{
+    protected override async Task<Message> TakeBack(UndoAt at, Reminded did, ClassId classId, DateOnly today)
+    {
+        var n = await TicketDays.Unremind(at.C, at.T, did.TicketIds);
+        return n == 0
+            ? throw UndoAt.BuiltOn($"The readers have opened it since.")
+            : (Message)$"It is as it was for {Counted.Readers(n)}.";
+    }
+}
+
 internal sealed class UndoTickets() : UndoesAssigning<TicketsMoved>(ChangeKind.Tickets)
 {
     protected override async Task<Message> TakeBack(UndoAt at, TicketsMoved did, ClassId classId, DateOnly today)

@@ -153,6 +153,7 @@ public static class WeekEndpoints
     )
     {
         var meant = await weeks.MeantBy([.. assignments.Select(a => a.Id)]);
+        var late = await weeks.Late([.. assignments.Select(a => a.Id)], today);
         var depths = room.Roster.ToDictionary(r => r.Id, r => r.Depth);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
         var versions = await texts.Versions([.. assignments.Select(a => a.TextId).Distinct()], room.Place.SchoolId);
@@ -165,12 +166,11 @@ public static class WeekEndpoints
         WeekPlate Plate(AssignmentRow a)
         {
             var who = a.Draft ? [.. room.Meant(meant[a.Id].Aims).Select(r => r.Id)] : meant[a.Id].Readers;
-            var late = a.DueOn < today ? a.Waiting + a.UnderWay + a.SentBack : 0;
             return new(
                 a,
                 WeekRow.Of(meant[a.Id].Aims, who, room.Groups, room.Roster.Count),
                 who,
-                late,
+                late.GetValueOrDefault(a.Id),
                 a.Draft ? who.Count(r => had.ContainsKey((a.TextId, r))) : 0,
                 Count(
                     who.Where(depths.ContainsKey).Select(r => depths[r]),

@@ -1,5 +1,5 @@
 import { cx } from 'class-variance-authority';
-import { SignOut } from '@phosphor-icons/react';
+import { BellRinging, SignOut } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { dayOf, percent, today } from '../shared/format';
@@ -24,6 +24,16 @@ import { PageTitle } from '../ui/PageTitle';
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
 const due = (k: MyTicket, day: string) =>
   late(k) ? t('was due {{day}}', { day: dayOf(day) }) : t('due {{day}}', { day: dayOf(day) });
+/** How much it is wanted, where it is done, and until when. */
+const terms = (k: MyTicket) =>
+  [
+    k.need === 'Extra' && t('extra'),
+    k.need === 'Recommended' && t('if you like'),
+    k.place === 'AtHome' && t('at home'),
+    k.place === 'AtSchool' && t('at school'),
+    k.dueOn && due(k, k.dueOn),
+    k.closesOn && t('open until {{day}}', { day: dayOf(k.closesOn) }),
+  ].filter((x) => x !== false && x !== null && x !== '');
 const length = (k: MyTicket) =>
   [
     t('{{count}} words', { count: k.words }),
@@ -89,11 +99,9 @@ export function Home({ session }: { session: Session }) {
                           <Link className={bigPlate} to={to(k)}>
                             {k.heading && <span className="text-soft">{k.heading}</span>}
                             <b>{k.title}</b>
+                            {k.reminded && <Reminder />}
                             {k.state === 'SentBack' && <span>{t('Your teacher sent this back.')}</span>}
-                            <span className="text-soft">
-                              {length(k)}
-                              {k.dueOn && ` · ${due(k, k.dueOn)}`}
-                            </span>
+                            <span className="text-soft">{[length(k), ...terms(k)].join(' · ')}</span>
                           </Link>
                           {k.chosen && <PutBack ticketId={k.id} title={k.title} />}
                         </li>
@@ -155,6 +163,13 @@ function Checks() {
   );
 }
 
+const Reminder = () => (
+  <span className="flex items-center gap-2">
+    <BellRinging size={24} aria-hidden className="flex-none" />
+    {t('Your teacher reminds you of this.')}
+  </span>
+);
+
 /** The one thing to go on with. */
 function Next({ ticket: next }: { ticket: MyTicket | undefined }) {
   if (!next)
@@ -168,6 +183,7 @@ function Next({ ticket: next }: { ticket: MyTicket | undefined }) {
     <article className={islandLook({ kind: 'next' })}>
       {next.heading && <p className="text-soft">{next.heading}</p>}
       <h3>{next.title}</h3>
+      {next.reminded && <Reminder />}
       {next.comment ? (
         <>
           <p>{t('Your teacher sent this back.')}</p>
@@ -177,10 +193,7 @@ function Next({ ticket: next }: { ticket: MyTicket | undefined }) {
         <p>{next.blurb}</p>
       )}
       {next.directions && <Directions>{next.directions}</Directions>}
-      <p className="text-soft">
-        {length(next)}
-        {next.dueOn && ` · ${due(next, next.dueOn)}`}
-      </p>
+      <p className="text-soft">{[length(next), ...terms(next)].join(' · ')}</p>
       <Button asChild look="main" size="reader">
         <Link
           to={to(next)}

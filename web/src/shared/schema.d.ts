@@ -5835,6 +5835,88 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/tickets/day': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OwnDayRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/tickets/remind': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RemindRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/my/tickets': {
     parameters: {
       query?: never;
@@ -7680,6 +7762,10 @@ export interface components {
       heading?: null | string;
       note?: null | string;
       draft?: null | boolean;
+      /** Format: date */
+      closesOn?: null | string;
+      need?: null | components['schemas']['Need'];
+      place?: null | components['schemas']['WorkPlace'];
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -7709,6 +7795,10 @@ export interface components {
       visibleFrom: string;
       /** Format: date */
       dueOn: null | string;
+      /** Format: date */
+      closesOn: null | string;
+      need: components['schemas']['Need'];
+      place: components['schemas']['WorkPlace'];
       heading: string;
       directions: string;
       note: string;
@@ -7722,6 +7812,8 @@ export interface components {
       tickets: number;
       /** Format: int32 */
       planned: number;
+      /** Format: int32 */
+      closed: number;
       /** Format: int32 */
       waiting: number;
       /** Format: int32 */
@@ -7807,6 +7899,8 @@ export interface components {
       | 'DraftDiscarded'
       | 'AssignmentChanged'
       | 'Tickets'
+      | 'OwnDay'
+      | 'Reminded'
       | 'TextSwapped'
       | 'Goals'
       | 'Groups'
@@ -9153,6 +9247,11 @@ export interface components {
       state: components['schemas']['TicketState'];
       /** Format: date */
       dueOn: null | string;
+      /** Format: date */
+      closesOn: null | string;
+      need: components['schemas']['Need'];
+      place: components['schemas']['WorkPlace'];
+      reminded: boolean;
       directions: string;
       score: null | components['schemas']['Probability'];
       /** Format: date-time */
@@ -9189,6 +9288,8 @@ export interface components {
       aloud: boolean;
       recording: null | components['schemas']['MyRecording'];
     };
+    /** @enum {unknown} */
+    Need: 'Required' | 'Extra' | 'Recommended';
     NewClassRequest: {
       name: string;
       /** Format: date */
@@ -9246,6 +9347,11 @@ export interface components {
     OtherSchoolView: {
       id: components['schemas']['SchoolId'];
       name: string;
+    };
+    OwnDayRequest: {
+      ticketIds: components['schemas']['TicketId'][];
+      /** Format: date */
+      dueOn?: null | string;
     };
     OwnQuestion: {
       id?: null | components['schemas']['QuestionId'];
@@ -9418,6 +9524,9 @@ export interface components {
       openedAt: null | string;
       /** Format: date-time */
       handedInAt: null | string;
+      /** Format: date */
+      dueOn: null | string;
+      reminded: boolean;
     };
     PlacementView: {
       readerId: components['schemas']['ReaderId'];
@@ -9766,6 +9875,9 @@ export interface components {
       doubt: components['schemas']['TextDoubt'];
       stops: boolean;
       sentence: components['schemas']['Message'];
+    };
+    RemindRequest: {
+      ticketIds: components['schemas']['TicketId'][];
     };
     RetireRequest: {
       retired: boolean;
@@ -10439,6 +10551,10 @@ export interface components {
       note: string;
       /** Format: int32 */
       revision: number;
+      /** Format: date */
+      closesOn?: null | string;
+      need?: components['schemas']['Need'];
+      place?: components['schemas']['WorkPlace'];
     };
     /**
      * @description What keeps a text from being measured, or the measure from meaning much.
@@ -10596,7 +10712,16 @@ export interface components {
      * @enum {unknown}
      */
     TicketState:
-      'Planned' | 'Waiting' | 'UnderWay' | 'HandedIn' | 'ToMark' | 'Marked' | 'Released' | 'SentBack' | 'TakenBack';
+      | 'Planned'
+      | 'Waiting'
+      | 'UnderWay'
+      | 'HandedIn'
+      | 'ToMark'
+      | 'Marked'
+      | 'Released'
+      | 'SentBack'
+      | 'TakenBack'
+      | 'Closed';
     TicketView: {
       ticket: components['schemas']['TicketRow'];
       classId: components['schemas']['ClassId'];
@@ -10838,6 +10963,8 @@ export interface components {
      * @description A rate of reading.
      */
     WordsPerMinute: number;
+    /** @enum {unknown} */
+    WorkPlace: 'Anywhere' | 'AtSchool' | 'AtHome';
     YearHead: {
       id: components['schemas']['YearId'];
       name: string;

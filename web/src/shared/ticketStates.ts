@@ -14,6 +14,7 @@ export const ticketWords: Record<TicketState, Phrase> = {
   Released: phrase('finished'),
   SentBack: phrase('sent back'),
   TakenBack: phrase('taken back'),
+  Closed: phrase('closed, nothing answered'),
 };
 
 const doneStates: ReadonlySet<TicketState> = new Set(['HandedIn', 'ToMark', 'Marked', 'Released']);

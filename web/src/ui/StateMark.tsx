@@ -36,6 +36,11 @@ const shapes: Record<State, React.ReactNode> = {
       <path d="M2.5 7h9" stroke="var(--color-ink)" strokeWidth="1.6" />
     </svg>
   ),
+  Closed: (
+    <svg viewBox="0 0 14 14" width={size} height={size} aria-hidden className="flex-none">
+      <path d="M3 2v10M3 7h8M11 2v10" stroke="var(--color-ink)" strokeWidth="1.6" fill="none" />
+    </svg>
+  ),
 };
 
 /** Where a ticket is, as a shape; its word is read out, or stands beside it. */

@@ -9,6 +9,7 @@ import { Select } from '../../ui/Select';
 import { DateField } from '../../ui/DateField';
 import { TextField } from '../../ui/TextField';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
+import { needOptions, placeOptions } from './terms';
 import { useGiving, whomOptions, type Giving } from './useGiving';
 
 /** Says exactly what will happen, then does it: who gets which version of which text, until when. */
@@ -43,8 +44,11 @@ export function AssignDialog(props: Giving) {
               all: readers.length,
               when:
                 how.visibleFrom > props.data.today ? t('on {{day}}', { day: dayOf(how.visibleFrom) }) : t('at once'),
-              due: how.due ? `, ${t('due')} ${dayOf(how.due)}` : '',
+              due: how.due && how.need !== 'Recommended' ? `, ${t('due')} ${dayOf(how.due)}` : '',
             })}
+            {how.need === 'Extra' && ` ${t('It opens for each reader when everything required is handed in.')}`}
+            {how.closesOn &&
+              ` ${t('It closes after {{day}}: what is answered by then is handed in.', { day: dayOf(how.closesOn) })}`}
           </p>
         ))}
         <WhoGetsWhat of={giving} texts={texts} />
@@ -96,12 +100,21 @@ function How({ of: { how, setHow, error }, today }: { of: GivingState; today: st
           value={how.visibleFrom}
           set={(visibleFrom) => setHow({ visibleFrom })}
         />
+        {how.need !== 'Recommended' && (
+          <DateField
+            label={t('Due on')}
+            error={fieldOf(error, 'dueOn')}
+            min={today}
+            value={how.due}
+            set={(due) => setHow({ due })}
+          />
+        )}
         <DateField
-          label={t('Due on')}
-          error={fieldOf(error, 'dueOn')}
-          min={today}
-          value={how.due}
-          set={(due) => setHow({ due })}
+          label={t('Closes after')}
+          error={fieldOf(error, 'closesOn')}
+          min={how.due || today}
+          value={how.closesOn}
+          set={(closesOn) => setHow({ closesOn })}
         />
         <Select
           label={t('Tries per question')}
@@ -110,6 +123,10 @@ function How({ of: { how, setHow, error }, today }: { of: GivingState; today: st
           set={(value) => setHow({ attempts: Number(value) })}
           options={[1, 2, 3].map((n) => ({ value: n, label: n }))}
         />
+      </FieldRow>
+      <FieldRow>
+        <Select label={t('Kind of work')} value={how.need} set={(need) => setHow({ need })} options={needOptions()} />
+        <Select label={t('Where')} value={how.place} set={(place) => setHow({ place })} options={placeOptions()} />
       </FieldRow>
       <TextField
         label={t('Directions for readers')}

@@ -7,6 +7,7 @@ import { t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
 import { useFits } from '../tray/useFits';
 import { sure } from '../../shared/sure';
+import type { Terms } from './terms';
 
 /** Which texts for whom. */
 export interface Giving {
@@ -48,6 +49,10 @@ export function whomOptions(data: ClassData, these: ReaderRow[]) {
 export interface How {
   visibleFrom: string;
   due: string;
+  /** Empty where it goes on. */
+  closesOn: string;
+  need: Terms['need'];
+  place: Terms['place'];
   attempts: number;
   directions: string;
   heading: string;
@@ -56,15 +61,25 @@ export interface How {
   aloud: boolean;
 }
 
-type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud'>;
-const usual: Way = { attempts: 2, onTheWay: true, aloud: false };
+type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud' | 'place'>;
+const usual: Way = { attempts: 2, onTheWay: true, aloud: false, place: 'Anywhere' };
 const keptWay = (data: ClassData) => `dc-way-of-${data.id}`;
-const keepWay = (data: ClassData, { attempts, onTheWay, aloud }: How) =>
-  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud }));
+const keepWay = (data: ClassData, { attempts, onTheWay, aloud, place }: How) =>
+  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud, place }));
 
 /** As it was last time in this class; nothing is said and no day is set beforehand. */
 function wayOf(data: ClassData): How {
-  return { visibleFrom: '', due: '', directions: '', heading: '', note: '', ...usual, ...wayKept(data) };
+  return {
+    visibleFrom: '',
+    due: '',
+    closesOn: '',
+    need: 'Required',
+    directions: '',
+    heading: '',
+    note: '',
+    ...usual,
+    ...wayKept(data),
+  };
 }
 
 function wayKept(data: ClassData): Partial<Way> {
@@ -131,7 +146,10 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
       const request = {
         readerIds: readers.map((r) => r.id),
         visibleFrom: how.visibleFrom || data.today,
-        dueOn: how.due || null,
+        dueOn: how.need === 'Recommended' ? null : how.due || null,
+        closesOn: how.closesOn || null,
+        need: how.need,
+        place: how.place,
         attempts: how.attempts,
         directions: how.directions,
         heading: how.heading,

@@ -3,6 +3,7 @@ import { cx } from 'class-variance-authority';
 import { dayOf } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import { LateMark, StateMark } from '../../../ui/StateMark';
+import { unusual } from '../terms';
 import type { useMoves } from './useMoves';
 import type { Laid, Plate } from './weekLayout';
 
@@ -34,6 +35,7 @@ export function Figures({ a }: { a: Row }) {
     ['UnderWay', a.underWay, t('under way')],
     ['Waiting', a.waiting + a.planned, a.planned > 0 ? t('planned') : t('waiting')],
     ['SentBack', a.sentBack, t('sent back')],
+    ['Closed', a.closed, t('closed')],
   ] as const;
   return parts
     .filter(([, n]) => n > 0)
@@ -81,6 +83,7 @@ export function PlateCard({
   from,
   to,
   lane,
+  closes,
   narrow,
   chosen,
   choose,
@@ -95,54 +98,67 @@ export function PlateCard({
 }) {
   const a = plate.assignment;
   return (
-    <button
-      type="button"
-      aria-pressed={chosen}
-      draggable={moves.may}
-      onDragStart={(e) => {
-        e.dataTransfer.effectAllowed = 'move';
-        e.dataTransfer.setData('text/plain', a.title);
-        moves.drag(plate);
-      }}
-      onDragEnd={() => moves.drag(null)}
-      onKeyDown={moves.onKey(plate)}
-      onClick={choose}
-      className={cx(
-        'bg-paper z-1 mx-0.75 grid min-w-0 content-start gap-0.5 rounded-r-xs border border-l-4 px-2 py-1 text-left',
-        '[border-left-style:double]',
-        a.draft ? 'border-soft border-dashed' : 'border-ink',
-        chosen && 'outline-overlay bg-tint outline-2',
-      )}
-      style={{ gridColumn: `${from + 1} / ${to + 2}`, gridRow: lane + 1 }}
-    >
-      <span className="flex min-w-0 items-center justify-between gap-2">
-        <b className={cx('text-sm font-semibold', narrow ? 'wrap-anywhere' : 'truncate')}>
-          {called && <span className="font-normal">{called}: </span>}
-          {a.title}
-        </b>
-        {!narrow && called && <Figures a={a} />}
-        {!narrow && called && plate.late > 0 && <LateMark />}
-        {!narrow && !called && <Glyphs a={a} />}
-      </span>
-      <span className="sr-only">
-        {a.draft ? t('draft') : ''} {t('from {{day}}', { day: dayOf(a.visibleFrom) })}
-        {a.dueOn && `, ${t('due')} ${dayOf(a.dueOn)}`}
-      </span>
-      {!narrow && !called && (
-        <span className="flex min-w-0 flex-wrap items-center justify-between gap-x-2 text-sm">
-          {a.draft ? (
-            <span>{t('draft, {{count}} readers', { count: plate.readers.length })}</span>
-          ) : (
-            <span className="inline-flex items-center gap-2">
-              <Progress a={a} className="w-12" />
-              <Figures a={a} />
-            </span>
-          )}
-          <span className="min-w-0 truncate">
-            <FitWords p={plate} />
-          </span>
+    <>
+      <button
+        type="button"
+        aria-pressed={chosen}
+        draggable={moves.may}
+        onDragStart={(e) => {
+          e.dataTransfer.effectAllowed = 'move';
+          e.dataTransfer.setData('text/plain', a.title);
+          moves.drag(plate);
+        }}
+        onDragEnd={() => moves.drag(null)}
+        onKeyDown={moves.onKey(plate)}
+        onClick={choose}
+        className={cx(
+          'bg-paper z-1 mx-0.75 grid min-w-0 content-start gap-0.5 rounded-r-xs border border-l-4 px-2 py-1 text-left',
+          '[border-left-style:double]',
+          a.draft ? 'border-soft border-dashed' : 'border-ink',
+          chosen && 'outline-overlay bg-tint outline-2',
+        )}
+        style={{ gridColumn: `${from + 1} / ${to + 2}`, gridRow: lane + 1 }}
+      >
+        <span className="flex min-w-0 items-center justify-between gap-2">
+          <b className={cx('text-sm font-semibold', narrow ? 'wrap-anywhere' : 'truncate')}>
+            {called && <span className="font-normal">{called}: </span>}
+            {a.title}
+          </b>
+          {!narrow && called && <Figures a={a} />}
+          {!narrow && called && plate.late > 0 && <LateMark />}
+          {!narrow && !called && <Glyphs a={a} />}
         </span>
-      )}
-    </button>
+        <span className="sr-only">
+          {a.draft ? t('draft') : ''} {t('from {{day}}', { day: dayOf(a.visibleFrom) })}
+          {a.dueOn && `, ${t('due')} ${dayOf(a.dueOn)}`}
+          {unusual(a).length > 0 && `, ${unusual(a).join(', ')}`}
+        </span>
+        {!narrow && !called && (
+          <span className="flex min-w-0 flex-wrap items-center justify-between gap-x-2 text-sm">
+            {a.draft ? (
+              <span>{t('draft, {{count}} readers', { count: plate.readers.length })}</span>
+            ) : (
+              <span className="inline-flex items-center gap-2">
+                <Progress a={a} className="w-12" />
+                <Figures a={a} />
+              </span>
+            )}
+            <span className="min-w-0 truncate">
+              <FitWords p={plate} />
+            </span>
+          </span>
+        )}
+      </button>
+      {closes !== null && <Tail from={to + 1} to={closes} lane={lane} />}
+    </>
   );
 }
+
+/** From the day it was due to the day it closes. */
+const Tail = ({ from, to, lane }: { from: number; to: number; lane: number }) => (
+  <i
+    aria-hidden
+    className="border-ink pointer-events-none z-1 h-2.5 self-center border-r-2 bg-[linear-gradient(var(--color-ink),var(--color-ink))] bg-[length:100%_1px] bg-center bg-no-repeat"
+    style={{ gridColumn: `${from + 1} / ${to + 2}`, gridRow: lane + 1 }}
+  />
+);

@@ -11,6 +11,7 @@ import { Flag } from '../../../ui/Shapes';
 import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
 import { daysOfWeek } from '../WeekSteps';
 import { rowName } from '../rows';
+import { unusual } from '../terms';
 import { ChangeTerms } from './ChangeTerms';
 import { Figures, FitWords, Progress } from './PlateCard';
 import { SwapText } from './SwapText';
@@ -74,6 +75,7 @@ export function PlatePanel({
             <dd>{a.attempts}</dd>
           </div>
         </dl>
+        {unusual(a).length > 0 && <p>{unusual(a).join(' · ')}</p>}
         {a.heading && <Said name={t('Heading')}>{a.heading}</Said>}
         {a.directions && <Said name={t('Directions')}>{a.directions}</Said>}
         {a.note && <Said name={t('Note for colleagues')}>{a.note}</Said>}

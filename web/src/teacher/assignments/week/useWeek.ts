@@ -5,6 +5,7 @@ import { api, ok, sentence, type Api } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { keys } from '../../../shared/keys';
 import { useSaid } from '../../classQueries';
+import type { Terms } from '../terms';
 
 export type WeekData = Api<'WeekView'>;
 type Row = Api<'AssignmentRow'>;
@@ -19,8 +20,6 @@ export const useWeek = (classId: string, from: string, to: string) =>
     placeholderData: keepPreviousData,
     queryFn: () => ok(api.GET('/classes/{classId}/week', { params: { path: { classId }, query: { from, to } } })),
   });
-
-export type Terms = Pick<Row, 'visibleFrom' | 'dueOn' | 'heading' | 'directions' | 'note'>;
 
 /** What can be done with assignments and drafts of a class: each says what was done and offers to undo it. */
 export function usePlan(classId: string) {
@@ -88,6 +87,9 @@ export function usePlan(classId: string) {
           body: {
             visibleFrom: a.visibleFrom,
             dueOn: a.dueOn,
+            closesOn: a.closesOn,
+            need: a.need,
+            place: a.place,
             heading: a.heading,
             directions: a.directions,
             note: a.note,
@@ -103,6 +105,11 @@ export function usePlan(classId: string) {
           body: { taskId: idFor(['swap', a.id, textId]), textId, begunToo },
         }),
       ),
+    /** A last day of their own for readers; null for the assignment's. */
+    ownDay: (ticketIds: string[], dueOn: string | null) =>
+      ok(api.POST('/classes/{classId}/tickets/day', { params: { path }, body: { ticketIds, dueOn } })),
+    remind: (ticketIds: string[]) =>
+      ok(api.POST('/classes/{classId}/tickets/remind', { params: { path }, body: { ticketIds } })),
     tickets: (deed: Api<'TicketDeed'>, ticketIds: string[], comment = '') =>
       ok(api.POST('/classes/{classId}/tickets', { params: { path }, body: { deed, ticketIds, comment } })),
   };

@@ -16,6 +16,8 @@ export interface Laid {
   from: number;
   to: number;
   lane: number;
+  /** The day it closes on, where that is later than the day it is due. */
+  closes: number | null;
 }
 
 export const sameRow = (a: Row, b: Row) => a.kind === b.kind && (a.groupId ?? null) === (b.groupId ?? null);
@@ -29,17 +31,18 @@ export function lay(plates: readonly Plate[], days: readonly string[]): { laid: 
   const laid: Laid[] = [];
   const ends: number[] = [];
   for (const plate of plates) {
-    const { visibleFrom, dueOn } = plate.assignment;
+    const { visibleFrom, dueOn, closesOn } = plate.assignment;
     const last = dueOn ?? visibleFrom;
     const from = days.findIndex((day) => day >= visibleFrom);
     const to = days.findLastIndex((day) => day <= last);
     if (from < 0 || to < 0) continue;
     // Of a weekend only, it stands on the day after.
     const end = Math.max(from, to);
+    const shut = closesOn === null ? -1 : days.findLastIndex((day) => day <= closesOn);
     const free = ends.findIndex((until) => until < from);
     const lane = free < 0 ? ends.length : free;
-    ends[lane] = end;
-    laid.push({ plate, from, to: end, lane });
+    ends[lane] = Math.max(end, shut);
+    laid.push({ plate, from, to: end, lane, closes: shut > end ? shut : null });
   }
   return { laid, lanes: ends.length };
 }

@@ -14,6 +14,7 @@ const words: Record<Filter, { mark: ReactNode; word: Phrase }> = {
   ToMark: { mark: <StateMark state="ToMark" bare />, word: phrase('to mark') },
   SentBack: { mark: <StateMark state="SentBack" bare />, word: phrase('sent back') },
   TakenBack: { mark: <StateMark state="TakenBack" bare />, word: phrase('taken back') },
+  Closed: { mark: <StateMark state="Closed" bare />, word: phrase('closed') },
   Late: { mark: <LateMark bare />, word: phrase('late') },
   TooFast: { mark: <Buoy topmark={cross} />, word: phrase('too fast') },
 };

@@ -1,3 +1,4 @@
+import { BellRinging } from '@phosphor-icons/react';
 import { cx } from 'class-variance-authority';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
@@ -8,16 +9,7 @@ import { RowTick } from '../../../ui/Checkbox';
 import { LateMark, StateMark } from '../../../ui/StateMark';
 import { TableScroll } from '../../../ui/table/Table';
 import { waterOf } from '../rows';
-import {
-  byReader,
-  cellsOf,
-  columnsOf,
-  matches,
-  ofGroup,
-  type Place,
-  type PlaceColumn,
-  type PlacesData,
-} from './places';
+import { byReader, cellsOf, columnsOf, isLate, ofGroup, type Place, type PlaceColumn, type PlacesData } from './places';
 
 type Props = {
   d: PlacesData;
@@ -191,7 +183,7 @@ function Cell({
   choose: () => void;
 }) {
   const a = d.plates.find((p) => p.assignment.id === k.assignmentId)?.assignment;
-  const late = matches('Late', k, a?.dueOn ?? null, d.today);
+  const late = isLate(k, d.today);
   return (
     <button
       type="button"
@@ -211,6 +203,13 @@ function Cell({
       {k.state === 'UnderWay' && t('{{n}}/{{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
       {k.score != null && k.state !== 'UnderWay' && <Right score={k.score} />}
       {k.round > 1 && <span className="text-soft">{t('round {{n}}', { n: k.round })}</span>}
+      {k.dueOn !== null && k.dueOn !== a?.dueOn && <span>{t('due {{day}}', { day: dayOf(k.dueOn) })}</span>}
+      {k.reminded && (
+        <>
+          <BellRinging size={14} aria-hidden />
+          <span className="sr-only">{t('reminded')}</span>
+        </>
+      )}
       {late && <LateMark />}
     </button>
   );

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { api, ok } from '../../../shared/api';
 import { dayOf, fm, minutes, percent, timeOf } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
-import { isDone, ticketWords } from '../../../shared/ticketStates';
+import { isDone, isOpen, ticketWords } from '../../../shared/ticketStates';
 import { t } from '../../../shared/words';
 import type { ClassData } from '../../classQueries';
 import { markName, TideMarks } from '../../../ui/TideMarks';
@@ -13,6 +13,7 @@ import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
 import { StateMark } from '../../../ui/StateMark';
 import { usePlan } from '../week/useWeek';
 import type { Place, PlacesData } from './places';
+import { OwnDay } from './OwnDay';
 import { SendBack } from './SendBack';
 
 /** One reader's work on one assignment as it is now, and what can be done with it. */
@@ -66,6 +67,7 @@ export function TicketPanel({
         </p>
         <p className="text-sm">
           {[
+            k.dueOn && t('due {{day}}', { day: dayOf(k.dueOn) }),
             k.openedAt && t('Opened {{day}} {{time}}', { day: dayOf(k.openedAt), time: timeOf(k.openedAt) }),
             k.handedInAt && t('handed in {{day}} {{time}}', { day: dayOf(k.handedInAt), time: timeOf(k.handedInAt) }),
             live.data &&
@@ -90,15 +92,16 @@ export function TicketPanel({
           ))}
         </ol>
       </SheetPart>
-      <Deeds k={k} classId={data.id} may={d.mayAssign} />
+      <Deeds k={k} classId={data.id} may={d.mayAssign} today={d.today} />
     </Sheet>
   );
 }
 
 /** What can be done with a ticket; what cannot says why. */
-function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean }) {
+function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boolean; today: string }) {
   const plan = usePlan(classId);
-  const [sending, setSending] = useState(false);
+  const [shown, show] = useState<'sendBack' | 'day' | null>(null);
+  const waits = isOpen(k.state) || k.state === 'Closed';
   const handedIn = isDone(k.state);
   return (
     <SheetFoot>
@@ -110,7 +113,7 @@ function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean })
           <Button disabled={!handedIn} onClick={() => void plan.quietly(plan.tickets('GiveAgain', [k.id]))}>
             {t('Assign again')}
           </Button>
-          <Button disabled={!handedIn} onClick={() => setSending(true)}>
+          <Button disabled={!handedIn} onClick={() => show('sendBack')}>
             {t('Send back…')}
           </Button>
           {k.state === 'TakenBack' ? (
@@ -120,6 +123,12 @@ function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean })
               {t('Take back')}
             </Button>
           )}
+          <Button disabled={!waits} onClick={() => show('day')}>
+            {t('Due day…')}
+          </Button>
+          <Button disabled={!isOpen(k.state) || k.reminded} onClick={() => void plan.quietly(plan.remind([k.id]))}>
+            {k.reminded ? t('Reminded') : t('Remind')}
+          </Button>
           <p className="col-span-2 text-sm">
             {handedIn
               ? t('What is handed in is not taken back.')
@@ -127,7 +136,10 @@ function Deeds({ k, classId, may }: { k: Place; classId: string; may: boolean })
           </p>
         </>
       )}
-      {sending && <SendBack plan={plan} ticketIds={[k.id]} close={() => setSending(false)} />}
+      {shown === 'sendBack' && <SendBack plan={plan} ticketIds={[k.id]} close={() => show(null)} />}
+      {shown === 'day' && (
+        <OwnDay plan={plan} ticketIds={[k.id]} today={today} dueOn={k.dueOn} close={() => show(null)} />
+      )}
     </SheetFoot>
   );
 }

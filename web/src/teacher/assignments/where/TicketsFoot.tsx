@@ -5,6 +5,7 @@ import { useTray } from '../../tray/useTray';
 import { Button } from '../../../ui/Button';
 import { usePlan } from '../week/useWeek';
 import type { PlacesData } from './places';
+import { OwnDay } from './OwnDay';
 import { SendBack } from './SendBack';
 
 /** What is picked, and what can be done with all of it: each button says for how many it holds. */
@@ -21,10 +22,12 @@ export function TicketsFoot({
 }) {
   const plan = usePlan(classId);
   const tray = useTray();
-  const [sending, setSending] = useState(false);
+  const [shown, show] = useState<'sendBack' | 'day' | null>(null);
   const those = d.places.filter((k) => picked.has(k.id));
   const readers = [...new Set(those.map((k) => k.readerId))];
   const open = those.filter((k) => isOpen(k.state)).map((k) => k.id);
+  const silent = those.filter((k) => isOpen(k.state) && !k.reminded).map((k) => k.id);
+  const waits = those.filter((k) => isOpen(k.state) || k.state === 'Closed').map((k) => k.id);
   const done = those.filter((k) => isDone(k.state)).map((k) => k.id);
   const gone = those.filter((k) => k.state === 'TakenBack').map((k) => k.id);
   const act = (deed: 'TakeBack' | 'Restore' | 'GiveAgain', ids: string[]) =>
@@ -55,7 +58,7 @@ export function TicketsFoot({
               <Button size="sm" onClick={() => act('GiveAgain', done)}>
                 {t('Assign {{n}} again', { n: done.length })}
               </Button>
-              <Button size="sm" onClick={() => setSending(true)}>
+              <Button size="sm" onClick={() => show('sendBack')}>
                 {t('Send {{n}} back…', { n: done.length })}
               </Button>
             </>
@@ -65,6 +68,16 @@ export function TicketsFoot({
               {t('Restore {{n}}', { n: gone.length })}
             </Button>
           )}
+          {silent.length > 0 && (
+            <Button size="sm" onClick={() => void plan.quietly(plan.remind(silent)).then(clear)}>
+              {t('Remind {{n}}', { n: silent.length })}
+            </Button>
+          )}
+          {waits.length > 0 && (
+            <Button size="sm" onClick={() => show('day')}>
+              {t('Due day of {{n}}…', { n: waits.length })}
+            </Button>
+          )}
           {open.length > 0 && (
             <Button size="sm" onClick={() => act('TakeBack', open)}>
               {t('Take {{n}} back', { n: open.length })}
@@ -72,7 +85,10 @@ export function TicketsFoot({
           )}
         </>
       )}
-      {sending && <SendBack plan={plan} ticketIds={done} close={() => setSending(false)} />}
+      {shown === 'sendBack' && <SendBack plan={plan} ticketIds={done} close={() => show(null)} />}
+      {shown === 'day' && (
+        <OwnDay plan={plan} ticketIds={waits} today={d.today} dueOn={null} close={() => show(null)} />
+      )}
     </footer>
   );
 }

@@ -40,12 +40,14 @@ function Shown({ d, steps }: { d: PlacesData; steps: ReactNode }) {
   const [filter, setFilter] = useState<Filter | null>(null);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const [focused, setFocused] = useState<string | null>(null);
-  const dueOf = new Map(d.plates.map((p) => [p.assignment.id, p.assignment.dueOn]));
-  const those = (f: Filter) =>
-    new Set(d.places.filter((k) => matches(f, k, dueOf.get(k.assignmentId) ?? null, d.today)).map((k) => k.id));
+  const those = (f: Filter) => new Set(d.places.filter((k) => matches(f, k, d.today)).map((k) => k.id));
   const pick = (f: Filter) => {
     setFilter(f === filter ? null : f);
     setPicked(f === filter ? new Set() : those(f));
+  };
+  const pickThese = (ids: ReadonlySet<string>) => {
+    setFilter(null);
+    setPicked(ids);
   };
   const ticket = d.places.find((k) => k.id === focused);
   return (
@@ -67,20 +69,10 @@ function Shown({ d, steps }: { d: PlacesData; steps: ReactNode }) {
         <>
           <FilterWords d={d} those={those} filter={filter} pick={pick} />
           <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:has-[aside]:grid-cols-[minmax(0,1fr)_310px]">
-            <PlacesTable
-              d={d}
-              data={data}
-              picked={picked}
-              setPicked={(ids) => {
-                setFilter(null);
-                setPicked(ids);
-              }}
-              focused={focused}
-              focus={setFocused}
-            />
+            <PlacesTable d={d} data={data} picked={picked} setPicked={pickThese} focused={focused} focus={setFocused} />
             {ticket && <TicketPanel key={ticket.id} d={d} data={data} ticket={ticket} close={() => setFocused(null)} />}
           </div>
-          {d.mayAssign && <TicketsFoot d={d} classId={data.id} picked={picked} clear={() => setPicked(new Set())} />}
+          {d.mayAssign && <TicketsFoot d={d} classId={data.id} picked={picked} clear={() => pickThese(new Set())} />}
         </>
       )}
     </>

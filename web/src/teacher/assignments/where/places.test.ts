@@ -4,7 +4,15 @@ import { byReader, cellsOf, columnsOf, matches, type Place, type PlacesData } fr
 const plate = (id: string, kind: string, groupId?: string) =>
   ({ assignment: { id, dueOn: '2026-11-27' }, row: { kind, groupId } }) as PlacesData['plates'][number];
 const ticket = (assignmentId: string, readerId: string, state = 'Waiting') =>
-  ({ id: `${assignmentId}-${readerId}`, assignmentId, readerId, state, tooFast: 0, answered: 7 }) as Place;
+  ({
+    id: `${assignmentId}-${readerId}`,
+    assignmentId,
+    readerId,
+    state,
+    tooFast: 0,
+    answered: 7,
+    dueOn: '2026-11-27',
+  }) as Place;
 
 const d = {
   groups: [
@@ -38,11 +46,11 @@ describe('who is where', () => {
 
   it('counts as late what was due and is open, and as too fast what was handed in mostly so', () => {
     const k = ticket('k1', 'a');
-    expect(matches('Late', k, '2026-11-27', '2026-11-28')).toBe(true);
-    expect(matches('Late', k, '2026-11-27', '2026-11-27')).toBe(false);
-    expect(matches('Late', { ...k, state: 'Released' }, '2026-11-27', '2026-11-28')).toBe(false);
-    expect(matches('TooFast', { ...k, state: 'Released', tooFast: 4 }, null, '2026-11-28')).toBe(true);
-    expect(matches('TooFast', { ...k, state: 'Released', tooFast: 3 }, null, '2026-11-28')).toBe(false);
-    expect(matches('Done', { ...k, state: 'ToMark' }, null, '2026-11-28')).toBe(true);
+    expect(matches('Late', k, '2026-11-28')).toBe(true);
+    expect(matches('Late', k, '2026-11-27')).toBe(false);
+    expect(matches('Late', { ...k, state: 'Released' }, '2026-11-28')).toBe(false);
+    expect(matches('TooFast', { ...k, state: 'Released', tooFast: 4 }, '2026-11-28')).toBe(true);
+    expect(matches('TooFast', { ...k, state: 'Released', tooFast: 3 }, '2026-11-28')).toBe(false);
+    expect(matches('Done', { ...k, state: 'ToMark' }, '2026-11-28')).toBe(true);
   });
 });

@@ -51,13 +51,26 @@ function wantedIn(d: PlacesData, column: PlaceColumn, groupId: string | null) {
   return new Set(d.plates.filter((p) => p.row.kind === 'Single').map((p) => p.assignment.id));
 }
 
-export const filters = ['Waiting', 'UnderWay', 'Done', 'ToMark', 'SentBack', 'TakenBack', 'Late', 'TooFast'] as const;
+export const filters = [
+  'Waiting',
+  'UnderWay',
+  'Done',
+  'ToMark',
+  'SentBack',
+  'TakenBack',
+  'Closed',
+  'Late',
+  'TooFast',
+] as const;
 export type Filter = (typeof filters)[number];
 
+/** Not handed in though its day has passed: the assignment's, or the reader's own. */
+export const isLate = (k: Place, today: string) => k.dueOn !== null && k.dueOn < today && isOpen(k.state);
+
 /** Whether a ticket is one of those a word of the head counts. */
-export function matches(filter: Filter, k: Place, dueOn: string | null, today: string): boolean {
+export function matches(filter: Filter, k: Place, today: string): boolean {
   if (filter === 'Done') return isDone(k.state);
-  if (filter === 'Late') return dueOn !== null && dueOn < today && isOpen(k.state);
+  if (filter === 'Late') return isLate(k, today);
   if (filter === 'TooFast') return isDone(k.state) && k.tooFast > 0 && 2 * k.tooFast >= k.answered;
   return k.state === filter;
 }

@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import type { Api } from '../../shared/api';
+import { dayOf } from '../../shared/format';
+import { phrase, t, type Phrase } from '../../shared/words';
+
+export type Terms = Pick<
+  Api<'AssignmentRow'>,
+  'visibleFrom' | 'dueOn' | 'closesOn' | 'need' | 'place' | 'heading' | 'directions' | 'note'
+>;
+
+const needWords: Record<Terms['need'], Phrase> = {
+  Required: phrase('Required'),
+  Extra: phrase('Extra: opens when the rest is handed in'),
+  Recommended: phrase('Recommended: never late'),
+};
+const shortNeeds: Record<Terms['need'], Phrase> = {
+  Required: phrase('required'),
+  Extra: phrase('extra'),
+  Recommended: phrase('recommended'),
+};
+const placeWords: Record<Terms['place'], Phrase> = {
+  Anywhere: phrase('Anywhere'),
+  AtSchool: phrase('At school'),
+  AtHome: phrase('At home'),
+};
+
+const options = <K extends string>(words: Record<K, Phrase>) =>
+  (Object.keys(words) as K[]).map((value) => ({ value, label: t(words[value]) }));
+export const needOptions = () => options(needWords);
+export const placeOptions = () => options(placeWords);
+
+/** What is not usual about an assignment: what readers need not do, where it is done, when it closes. */
+export const unusual = (a: Terms) =>
+  [
+    a.need !== 'Required' && t(shortNeeds[a.need]),
+    a.place !== 'Anywhere' && t(placeWords[a.place]),
+    a.closesOn && t('closes {{day}}', { day: dayOf(a.closesOn) }),
+  ].filter((x) => x !== false && x !== null && x !== '');
+
+/** The fields of an assignment's terms as a form has them; an empty day is none. */
+export const termsSchema = z
+  .object({
+    visibleFrom: z.string(),
+    dueOn: z.string(),
+    closesOn: z.string(),
+    need: z.enum(['Required', 'Extra', 'Recommended']),
+    place: z.enum(['Anywhere', 'AtSchool', 'AtHome']),
+    heading: z.string(),
+    directions: z.string(),
+    note: z.string(),
+  })
+  .refine((x) => !x.dueOn || x.dueOn >= x.visibleFrom, {
+    path: ['dueOn'],
+    error: () => t('It is due before readers see it. Choose a later day.'),
+  })
+  .refine((x) => !x.closesOn || x.closesOn >= (x.dueOn || x.visibleFrom), {
+    path: ['closesOn'],
+    error: () => t('It closes before it is due. Choose a later day.'),
+  });
+
+export const fieldsOf = (a: Terms): z.infer<typeof termsSchema> => ({
+  visibleFrom: a.visibleFrom,
+  dueOn: a.dueOn ?? '',
+  closesOn: a.closesOn ?? '',
+  need: a.need,
+  place: a.place,
+  heading: a.heading,
+  directions: a.directions,
+  note: a.note,
+});
+
+/** Terms as they are sent. What is only recommended is never due. */
+export const termsOf = (x: z.infer<typeof termsSchema>): Terms => ({
+  ...x,
+  dueOn: x.need === 'Recommended' ? null : x.dueOn || null,
+  closesOn: x.closesOn || null,
+});
