@@ -245,4 +245,117 @@ public sealed class TermsTests(Harness harness)
         (await Fields(Today.AddDays(4), Today.AddDays(2), "Required"))["closesOn"].ShouldNotBeNull();
         (await Fields(null, Today.AddDays(-1), "Required"))["closesOn"].ShouldNotBeNull();
     }
+
+    [Fact]
+    public async Task A_version_chosen_for_a_draft_is_given_and_copied_and_goes_with_an_undo()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var text = (await ana.Get("/api/library?q=mill+that+waits"))["rows"]![0]!;
+        var one = await ana.Get($"/api/texts/{text["id"]}");
+        var fit = (
+            await ana.Posted(
+                $"/api/classes/{room.Id}/fit",
+                new { readerIds = room.Readers.Select(r => r.Id), textIds = new[] { (string)text["id"]! } }
+            )
+        )[0]!;
+        var other = one["versions"]!.AsArray().First(v => (string)v!["id"]! != (string)fit["versionId"]!)!;
+        var draft = (string)
+            (
+                await ana.Posted(
+                    $"/api/classes/{room.Id}/assignments",
+                    new
+                    {
+                        readerIds = room.Readers.Select(r => r.Id),
+                        texts = new[]
+                        {
+                            new
+                            {
+                                id = Guid.NewGuid(),
+                                textId = (string)text["id"]!,
+                                versions = new Dictionary<string, string>
+                                {
+                                    [room.Readers[0].Id] = (string)other["id"]!,
+                                },
+                            },
+                        },
+                        attempts = 2,
+                        skipGiven = true,
+                        draft = true,
+                    }
+                )
+            )["assignmentId"]!;
+        var discarded = await ana.Posted(
+            $"/api/classes/{room.Id}/drafts/discard",
+            new { assignmentIds = new[] { draft } }
+        );
+        await ana.Posted($"/api/changes/{discarded["changeId"]}/undo");
+        await ana.Posted($"/api/classes/{room.Id}/drafts/give", new { assignmentIds = new[] { draft } });
+        ((string)(await Ticket(ana, draft, room.Readers[0].Id))["version"]!).ShouldBe((string)other["label"]!);
+    }
+
+    [Fact]
+    public async Task What_stands_out_is_said_before_it_is_given_and_nothing_is_given_by_asking()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        var text = (string)(await ana.Get("/api/library?q=mill+that+waits"))["rows"]![0]!["id"]!;
+        object Wanted(string[] readers, string directions, bool draft) =>
+            new
+            {
+                readerIds = readers,
+                textId = text,
+                attempts = 2,
+                skipGiven = true,
+                directions,
+                draft,
+            };
+        string[] all = [.. room.Readers.Select(r => r.Id)];
+        var path = $"/api/classes/{room.Id}/assignments";
+        (await ana.Posted($"{path}/notes", Wanted(all, "", false))).AsArray().ShouldBeEmpty();
+        (await ana.Posted($"{path}/notes", Wanted(all, "Level 3", false))).AsArray().Count.ShouldBe(1);
+        await ana.Posted(path, Wanted(all, "", true));
+        var planned = (await ana.Posted($"{path}/notes", Wanted(all[..1], "", false))).AsArray();
+        ((string)planned.ShouldHaveSingleItem()!["key"]!).ShouldContain("is planned for");
+        (await ana.Posted($"{path}/notes", Wanted(all, "", false))).AsArray().ShouldBeEmpty("it is for these readers");
+        ((int)(await ana.Get(path))["all"]!).ShouldBe(1, "the draft alone");
+    }
+
+    [Fact]
+    public async Task All_is_found_by_words_and_state_a_page_at_a_time()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        await Given(ana, room, "mill+that+waits", new { heading = "Warm-up" });
+        await Given(ana, room, "fork", new { draft = true });
+        async Task<int> Found(string query) =>
+            (int)(await ana.Get($"/api/classes/{room.Id}/assignments?{query}"))["all"]!;
+        (await Found("")).ShouldBe(2);
+        (await Found("q=MILL")).ShouldBe(1);
+        (await Found("q=warm")).ShouldBe(1);
+        (await Found("q=%25")).ShouldBe(0, "a sign is a sign");
+        (await Found("shown=Drafts")).ShouldBe(1);
+        (await Found("shown=Open")).ShouldBe(1);
+        (await Found("shown=ToMark")).ShouldBe(0);
+        (await Found("shown=Chosen")).ShouldBe(0);
+        var rest = await ana.Get($"/api/classes/{room.Id}/assignments?order=Title&from=1");
+        rest["rows"]!.AsArray().ShouldHaveSingleItem();
+        (await ana.Get($"/api/classes/{room.Id}/assignments?from=7"))["rows"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_teacher_looks_at_a_readers_home_and_task_without_a_trace()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var assignment = await Given(ana, room, "mill+that+waits");
+        var reader = await harness.Reader(room, 0);
+        var home = (await ana.Get($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/home")).AsArray();
+        home.ToJsonString().ShouldBe((await Mine(reader)).ToJsonString());
+        var ticket = (string)home[0]!["id"]!;
+        var work = await ana.Get($"/api/tickets/{ticket}/work");
+        work.ToJsonString().ShouldBe((await reader.Get($"/api/my/tickets/{ticket}")).ToJsonString());
+        work.ToJsonString().ShouldNotContain("\"correct\":true");
+        ((string)(await Ticket(ana, assignment, room.Readers[0].Id))["state"]!).ShouldBe("Waiting");
+    }
 }

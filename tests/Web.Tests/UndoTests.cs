@@ -217,7 +217,7 @@ public sealed class UndoTests(Harness harness)
         var first = await ana.Posted($"/api/classes/{room.Id}/assignments", request);
         var again = await ana.Posted($"/api/classes/{room.Id}/assignments", request);
         ((string)again["changeId"]!).ShouldBe((string)first["changeId"]!);
-        (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(3);
+        (await ana.Get($"/api/classes/{room.Id}/assignments"))["rows"]!.AsArray().Count.ShouldBe(3);
         // One text that nobody can be given stops all of it.
         var bad = await ana.Post(
             $"/api/classes/{room.Id}/assignments",
@@ -234,9 +234,9 @@ public sealed class UndoTests(Harness harness)
             }
         );
         bad.StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(3);
+        (await ana.Get($"/api/classes/{room.Id}/assignments"))["rows"]!.AsArray().Count.ShouldBe(3);
         await ana.Posted($"/api/changes/{first["changeId"]}/undo");
-        (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().ShouldBeEmpty();
+        (await ana.Get($"/api/classes/{room.Id}/assignments"))["rows"]!.AsArray().ShouldBeEmpty();
     }
 
     [Fact]
@@ -262,7 +262,7 @@ public sealed class UndoTests(Harness harness)
         var first = await ana.Posted($"/api/classes/{room.Id}/assignments", Request(ids, textIds));
         var again = await ana.Posted($"/api/classes/{room.Id}/assignments", Request(ids, textIds));
         ((string)again["changeId"]!).ShouldBe((string)first["changeId"]!);
-        (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(2);
+        (await ana.Get($"/api/classes/{room.Id}/assignments"))["rows"]!.AsArray().Count.ShouldBe(2);
     }
 
     [Fact]

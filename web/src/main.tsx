@@ -6,7 +6,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './ui/base.css';
 import { Problem } from './shared/api';
 import { useSession, type Session } from './shared/session';
-import { doorBack } from './shared/comingBack';
+import { doorBack, keepLink } from './shared/comingBack';
 import { InLanguage } from './shared/InLanguage';
 import { SignedOut } from './shared/SignedOut';
 import { Broken, part } from './shared/part';
@@ -46,6 +46,12 @@ function Door({ session }: { session: Session }) {
   return session.handedOver ? <Navigate to={`/read/${session.handedOver.code}`} replace /> : <AdultSignIn />;
 }
 
+/** A link to a task: its reader signs in first. */
+function ToTask() {
+  keepLink(location.pathname);
+  return <Navigate to={doorBack() ?? '/read'} replace />;
+}
+
 /** Where whoever is signed in can go. */
 function routesOf(s: Session) {
   if (s.firstRun) return <Route path="*" element={<FirstRun />} />;
@@ -66,6 +72,7 @@ function routesOf(s: Session) {
       <Route path="/welcome" element={<Welcome />} />
       <Route path="/guardian" element={<Register />} />
       <Route path="/guardian/confirm" element={<Confirm />} />
+      <Route path="/task/:assignmentId" element={<ToTask />} />
       <Route path="/" element={<Door session={s} />} />
       <Route path="/staff" element={<AdultSignIn />} />
       <Route path="*" element={<Navigate to={doorBack() ?? '/'} replace />} />

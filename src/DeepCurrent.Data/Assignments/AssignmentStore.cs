@@ -176,17 +176,38 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             )
         ).AsList();
 
-    public async Task<IReadOnlyList<AssignmentRow>> Of(ClassId classId)
-    {
-        return (
-            await db.All<AssignmentRow>(
-                $"{RowSql} where a.class_id = @classId {RowGroups} order by a.assigned_at desc limit 200",
-                new { classId }
+    /// <summary>Versions that were chosen by hand, by assignment and reader.</summary>
+    public async Task<IReadOnlyDictionary<AssignmentId, IReadOnlyDictionary<ReaderId, VersionId>>> Locked(
+        IReadOnlyCollection<AssignmentId> ids
+    ) =>
+        (
+            await db.All<(AssignmentId Id, string Locked)>(
+                """
+                select distinct on (assignment_id) assignment_id, locked::text
+                from task
+                where assignment_id = any(@ids)
+                order by assignment_id, position desc
+                limit 1000
+                """,
+                new { ids = ids.ToArray() }
             )
-        )
-            .Where(a => a.Draft || a.Tickets > 0)
-            .ToList();
-    }
+        ).ToDictionary(
+            x => x.Id,
+            IReadOnlyDictionary<ReaderId, VersionId> (x) => Database.FromJson<Dictionary<ReaderId, VersionId>>(x.Locked)
+        );
+
+    /// <summary>Drafts of some texts in a class.</summary>
+    public Task<IReadOnlyList<AssignmentRow>> DraftsOf(IReadOnlyCollection<TextId> textIds, ClassId classId) =>
+        db.All<AssignmentRow>(
+            $"""
+            {RowSql}
+            where a.class_id = @classId and a.draft and y.text_id = any(@textIds)
+            {RowGroups}
+            order by a.visible_from, a.id
+            limit 100
+            """,
+            new { textIds = textIds.ToArray(), classId }
+        );
 
     /// <summary>An assignment of a school; null if it is not in that school.</summary>
     public async Task<AssignmentRow?> Find(AssignmentId id, SchoolId schoolId)
@@ -390,7 +411,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     internal static readonly string RowSql = $"""
         select a.id, a.class_id, y.id as task_id, y.text_id, t.title, a.assigned_at, p.name as "by", a.draft,
-               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.heading, a.directions, a.note, a.revision, y.attempts, y.on_the_way, y.aloud,
+               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.heading, a.directions, a.note,
+               a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,
                count(k.id) filter (where k.state = {TicketStates.Waiting})::int as waiting,

@@ -12,7 +12,15 @@ namespace DeepCurrent.Data.Assignments;
 public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId VersionId, Probability Forecast);
 
 /// <summary>One thing to do within an assignment, and how.</summary>
-public sealed record NewTask(TaskId Id, TextId TextId, int Attempts, bool OnTheWay = true, bool Aloud = false);
+/// <param name="Locked">Versions chosen by the teacher, by reader; the others get the one that fits.</param>
+public sealed record NewTask(
+    TaskId Id,
+    TextId TextId,
+    int Attempts,
+    bool OnTheWay = true,
+    bool Aloud = false,
+    IReadOnlyDictionary<ReaderId, VersionId>? Locked = null
+);
 
 /// <summary>Something that is given in one act; a draft has no tickets yet.</summary>
 public sealed record NewAssignment
@@ -89,8 +97,9 @@ public static class AssignmentWriter
     public static Task AddTask(NpgsqlConnection c, NpgsqlTransaction t, AssignmentId assignmentId, NewTask task) =>
         c.ExecuteAsync(
             """
-            insert into task (id, assignment_id, position, text_id, attempts, on_the_way, aloud)
-            select @Id, @assignmentId, coalesce(max(position) + 1, 0), @TextId, @Attempts, @OnTheWay, @Aloud
+            insert into task (id, assignment_id, position, text_id, attempts, on_the_way, aloud, locked)
+            select @Id, @assignmentId, coalesce(max(position) + 1, 0), @TextId, @Attempts, @OnTheWay, @Aloud,
+              @locked::jsonb
             from task
             where assignment_id = @assignmentId
             """,
@@ -102,6 +111,7 @@ public static class AssignmentWriter
                 task.Attempts,
                 task.OnTheWay,
                 task.Aloud,
+                locked = Database.ToJson(task.Locked ?? new Dictionary<ReaderId, VersionId>()),
             },
             t
         );

@@ -17,6 +17,9 @@ public sealed record MyTicket
 {
     public required TicketId Id { get; init; }
 
+    /// <summary>What a link from elsewhere leads to.</summary>
+    public required AssignmentId AssignmentId { get; init; }
+
     public required string Title { get; init; }
 
     public required string Blurb { get; init; }
@@ -134,7 +137,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     {
         return await db.All<MyTicket>(
             $"""
-            select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
+            select k.id, k.assignment_id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
                    (
                      select count(*)::int
                      from question q
@@ -145,7 +148,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                      where w.ticket_id = k.id and w.round = k.round and not q.retired and q.place is null) as answered,
                    k.state, coalesce(k.due_on, a.due_on) as due_on,
                    case when a.closes_on is not null then greatest(a.closes_on, k.due_on) end as closes_on, a.need,
-                   a.place, k.reminded_at is not null as reminded, a.directions, a.heading, coalesce(d.score, k.score) as score,
+                   a.place, k.reminded_at is not null as reminded, a.directions, a.heading,
+                   coalesce(d.score, k.score) as score,
                    case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
                    y.aloud, k.round, d.comment
             from ticket k

@@ -115,6 +115,7 @@ public static class AssignmentEndpoints
     {
         api.MapPost("/classes/{classId:guid}/fit", Fit);
         api.MapPost("/classes/{classId:guid}/assignments", Assign);
+        api.MapPost("/classes/{classId:guid}/assignments/notes", Notes);
         api.MapGet("/classes/{classId:guid}/assignments", All);
         api.MapGet("/assignments/{assignmentId:guid}", View);
         api.MapGet("/tickets/{ticketId:guid}", Ticket);
@@ -164,7 +165,14 @@ public static class AssignmentEndpoints
                 AssignedBy = desk.Who.Adult,
                 AssignedAt = desk.Now,
                 Terms = terms,
-                Task = new(TaskId.New(), w.TextId, request.Attempts, request.OnTheWay ?? true, request.Aloud ?? false),
+                Task = new(
+                    TaskId.New(),
+                    w.TextId,
+                    request.Attempts,
+                    request.OnTheWay ?? true,
+                    request.Aloud ?? false,
+                    w.Versions
+                ),
                 Aims = room.AimsOf(chosen),
                 Tickets = request.Draft == true ? [] : tickets,
             };
@@ -226,10 +234,59 @@ public static class AssignmentEndpoints
         return wanted;
     }
 
-    private static async Task<IReadOnlyList<AssignmentRow>> All(ClassId classId, Desk desk, AssignmentStore assignments)
+    /// <summary>What stands out before something is given; nothing is given by asking.</summary>
+    private static async Task<IReadOnlyList<Message>> Notes(
+        ClassId classId,
+        AssignRequest request,
+        Desk desk,
+        Giving giving,
+        SchoolStore schools,
+        WeekStore weeks,
+        AssignmentStore assignments
+    )
+    {
+        var room = await giving.Class(classId, Deed.Assign);
+        var today = await desk.Today();
+        var terms = TermsOf(request, today);
+        var chosen = Giving.Chosen(room, request.ReaderIds).Select(r => r.Id).ToHashSet();
+        var texts = Wanted(request).Select(w => w.TextId).Distinct().ToList();
+        var drafts = await assignments.DraftsOf(texts, classId);
+        var meant = await weeks.MeantBy([.. drafts.Select(d => d.Id)]);
+        var elsewhere = drafts
+            .Select(d => (d.Title, Readers: room.Meant(meant[d.Id].Aims)))
+            .Where(d => d.Readers.Any(r => !chosen.Contains(r.Id)));
+        var titles = await giving.Titles(texts);
+        return
+        [
+            .. GivingNotes.Days(terms, today, (await schools.Year(room.Place.SchoolYearId)).Calendar),
+            .. GivingNotes.Incomplete(chosen, room.InOrder.Select(g => new NamedGroup(g.Name, g.ReaderIds))),
+            .. GivingNotes.Planned(elsewhere.Select(d => (d.Title, room.Said(d.Readers)))),
+            .. GivingNotes.LevelsSaid(titles, terms),
+        ];
+    }
+
+    /// <param name="q">Part of the title or the heading.</param>
+    /// <param name="from">How many to leave out first.</param>
+    private static async Task<AssignmentPage> All(
+        ClassId classId,
+        string? q,
+        AssignmentsShown? shown,
+        AssignmentsOrder? order,
+        int? from,
+        Desk desk,
+        AssignmentPages pages
+    )
     {
         await desk.Class(classId, Deed.SeeClass);
-        return await assignments.Of(classId);
+        return await pages.Of(
+            classId,
+            new(
+                q?.Trim() ?? "",
+                shown ?? AssignmentsShown.Everything,
+                order ?? AssignmentsOrder.Latest,
+                Math.Max(0, from ?? 0)
+            )
+        );
     }
 
     private static async Task<AssignmentView> View(AssignmentId assignmentId, Desk desk, AssignmentStore assignments)

@@ -10,6 +10,7 @@ public sealed class AssignmentsFeature : IFeature
         services
             .AddSingleton<AssignmentStore>()
             .AddSingleton<WeekStore>()
+            .AddSingleton<AssignmentPages>()
             .AddScoped<Giving>()
             .AddWork<Showing>()
             .AddWork<Closing>()
@@ -30,5 +31,6 @@ public sealed class AssignmentsFeature : IFeature
         DraftEndpoints.Map(api);
         MendEndpoints.Map(api);
         TicketDayEndpoints.Map(api);
+        AsReaderEndpoints.Map(api);
     }
 }

@@ -53,11 +53,12 @@ public static class DraftEndpoints
             [.. rows.Select(r => r.TextId).Distinct()],
             [.. readers.Values.SelectMany(r => r).DistinctBy(r => r.Id)]
         );
+        var locked = await assignments.Locked([.. rows.Select(r => r.Id)]);
         var given = rows.Select(row =>
             {
                 var theirs = readers[row.Id].Select(r => r.Id).ToHashSet();
                 var of = fits[row.TextId].Where(f => theirs.Contains(f.ReaderId));
-                return (Row: row, Tickets: Giving.Tickets(of, null, skipGiven: true));
+                return (Row: row, Tickets: Giving.Tickets(of, locked[row.Id], skipGiven: true));
             })
             .Where(g => g.Tickets.Count > 0)
             .ToList();
@@ -121,10 +122,16 @@ public static class DraftEndpoints
         var rows = (await Of(classId, [.. request.Copies.Select(x => x.AssignmentId)], assignments)).ToDictionary(r =>
             r.Id
         );
+        var locked = await assignments.Locked([.. rows.Keys]);
         var drafts = request
             .Copies.Select(copy =>
             {
-                var draft = DraftOf(rows[copy.AssignmentId], meant[copy.AssignmentId].Aims, desk);
+                var draft = DraftOf(
+                    rows[copy.AssignmentId],
+                    meant[copy.AssignmentId].Aims,
+                    locked[copy.AssignmentId],
+                    desk
+                );
                 return draft with { Id = copy.Id, Terms = draft.Terms.Moved(request.Days, calendar) };
             })
             .ToList();
@@ -152,7 +159,9 @@ public static class DraftEndpoints
         await desk.Class(classId, Deed.Assign);
         var rows = await Drafts(classId, request.AssignmentIds, assignments);
         var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
-        var kept = rows.Select(r => DraftOf(r, meant[r.Id].Aims, desk) with { AssignedAt = r.AssignedAt }).ToList();
+        var locked = await assignments.Locked([.. rows.Select(r => r.Id)]);
+        var kept = rows.Select(r => DraftOf(r, meant[r.Id].Aims, locked[r.Id], desk) with { AssignedAt = r.AssignedAt })
+            .ToList();
         var made = await changes.DoIn(classId, desk, ChangeKind.DraftDiscarded, async (c, t) =>
         {
             var n = await AssignmentWriter.Discard(c, t, [.. kept.Select(k => k.Id)], classId);
@@ -203,7 +212,12 @@ public static class DraftEndpoints
     }
 
     /// <summary>The same as a draft of the asker's.</summary>
-    private static NewAssignment DraftOf(AssignmentRow row, IReadOnlyList<Aim> aims, Desk desk) =>
+    private static NewAssignment DraftOf(
+        AssignmentRow row,
+        IReadOnlyList<Aim> aims,
+        IReadOnlyDictionary<ReaderId, VersionId> locked,
+        Desk desk
+    ) =>
         new()
         {
             Id = row.Id,
@@ -211,7 +225,7 @@ public static class DraftEndpoints
             AssignedBy = desk.Who.Adult,
             AssignedAt = desk.Now,
             Terms = MendEndpoints.TermsOf(row),
-            Task = new(TaskId.New(), row.TextId, row.Attempts, row.OnTheWay, row.Aloud),
+            Task = new(TaskId.New(), row.TextId, row.Attempts, row.OnTheWay, row.Aloud, locked),
             Aims = aims,
         };
 }

@@ -26,6 +26,15 @@ public sealed record GivingClass(ClassPlace Place, IReadOnlyList<RosterRow> Rost
         return [.. Roster.Where(r => meant.Contains(r.Id))];
     }
 
+    /// <summary>Readers in words: a group by its name, else how many.</summary>
+    public Message Said(IReadOnlyList<RosterRow> readers)
+    {
+        var group = InOrder.FirstOrDefault(g =>
+            g.ReaderIds.Count == readers.Count && readers.All(r => g.ReaderIds.Contains(r.Id))
+        );
+        return group is null ? Counted.Readers(readers.Count) : $"{group.Name}";
+    }
+
     public IReadOnlyList<Aim> AimsOf(IReadOnlyList<RosterRow> chosen) =>
         Aims.Of(Place.Id, [.. chosen.Select(r => r.Id)], [.. Roster.Select(r => r.Id)], Groups);
 }
@@ -108,6 +117,15 @@ public sealed class Giving(
         var title = (await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
         await Asks(textId, title);
         return title;
+    }
+
+    /// <summary>The titles of texts the school has.</summary>
+    public async Task<IReadOnlyList<string>> Titles(IEnumerable<TextId> textIds)
+    {
+        var titles = new List<string>();
+        foreach (var id in textIds)
+            titles.Add((await texts.Find(id, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title);
+        return titles;
     }
 
     /// <summary>Refuses a text that has no quiz.</summary>

@@ -13,47 +13,6 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Tickets;
 
-public sealed record MyWord(string Text, string Part, string Meaning, string Example);
-
-public sealed record MyWork
-{
-    public required TicketId Id { get; init; }
-
-    public required string Title { get; init; }
-
-    public required TicketState State { get; init; }
-
-    public required int Attempts { get; init; }
-
-    public required int Page { get; init; }
-
-    public required string Directions { get; init; }
-
-    public required Fathoms Depth { get; init; }
-
-    public required IReadOnlyList<IReadOnlyList<string>> Pages { get; init; }
-
-    public required IReadOnlyList<MyWord> Words { get; init; }
-
-    /// <summary>Of the quiz.</summary>
-    public required IReadOnlyList<MyQuestion> Questions { get; init; }
-
-    /// <summary>Between the paragraphs.</summary>
-    public required IReadOnlyList<MyQuestion> OnTheWay { get; init; }
-
-    /// <summary>Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in
-    /// this order; a heading begins with # and has no number.</summary>
-    public required IReadOnlyList<IReadOnlyList<string>> Sentences { get; init; }
-
-    /// <summary>Somebody of the school has read it aloud.</summary>
-    public required bool Sound { get; init; }
-
-    /// <summary>To be read aloud and recorded.</summary>
-    public required bool Aloud { get; init; }
-
-    public required MyRecording? Recording { get; init; }
-}
-
 /// <param name="RightAnswer">Shown only when the ticket is handed in and the reader has answered.</param>
 /// <param name="Points">0 to 3, of a written answer.</param>
 /// <param name="Comment">What the teacher wrote to it.</param>
@@ -112,41 +71,8 @@ public static class MyEndpoints
     private static async Task<OpenTicket> Mine(TicketId ticketId, Desk desk, TicketStore tickets) =>
         await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
 
-    private static async Task<MyWork> Work(
-        TicketId ticketId,
-        Desk desk,
-        TicketStore tickets,
-        TextStore texts,
-        ReadingStore readings,
-        RunningRecordStore records
-    )
-    {
-        var ticket = await Mine(ticketId, desk, tickets);
-        var body = await texts.Body(ticket.VersionId);
-        var words = (await texts.Words(ticket.TextId))
-            .Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example))
-            .ToList();
-        var sheet = await QuestionSheet.Of(ticket, texts, tickets);
-        var sentences = sheet.Questions.Any(q => q.Rules.PicksSentences) ? Scoring.ParagraphsOf(body.Pages) : [];
-        return new()
-        {
-            Id = ticket.Id,
-            Title = body.Title,
-            State = ticket.State,
-            Attempts = ticket.Attempts,
-            Page = ticket.Page,
-            Directions = ticket.Directions,
-            Depth = body.Depth,
-            Pages = body.Pages,
-            Words = words,
-            Questions = [.. sheet.Questions.Where(q => !q.OnTheWay).Select(sheet.View)],
-            OnTheWay = [.. sheet.Questions.Where(q => q.OnTheWay).Select(sheet.View)],
-            Sentences = sentences,
-            Sound = (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId),
-            Aloud = ticket.Aloud,
-            Recording = await records.OfTicket(ticketId, ticket.ReaderId),
-        };
-    }
+    private static async Task<MyWork> Work(TicketId ticketId, Desk desk, TicketStore tickets, WorkSheet sheets) =>
+        await sheets.Of(await Mine(ticketId, desk, tickets), desk.Who.SchoolId);
 
     private static async Task<IResult> Listen(TicketId ticketId, Desk desk, TicketStore tickets, ReadingStore readings)
     {

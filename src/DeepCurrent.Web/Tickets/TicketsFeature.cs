@@ -11,7 +11,8 @@ public sealed class TicketsFeature : IFeature
             .AddSingleton<TicketStore>()
             .AddSingleton<MarkingStore>()
             .AddSingleton<SetAsideStore>()
-            .AddSingleton<AnswerWriter>();
+            .AddSingleton<AnswerWriter>()
+            .AddSingleton<WorkSheet>();
 
     public void Map(RouteGroupBuilder api)
     {

@@ -13,7 +13,7 @@ import { useAhead } from './offline/kept';
 import { useOutbox } from './offline/outbox';
 import { forgetKept } from './offline/store';
 import { forgetFiles } from './offline/worker';
-import { finished, useMine, workOf, type MyTicket, type Work } from './queries';
+import { finished, toTicket, useMine, workOf, type MyTicket, type Work } from './queries';
 import { RefusedNote } from './RefusedNote';
 import { Button } from '../ui/Button';
 import { Directions, ReaderBar, ReaderPage, bigPlate, islandLook } from '../ui/Reader';
@@ -42,7 +42,6 @@ const length = (k: MyTicket) =>
   ]
     .filter(Boolean)
     .join(', ');
-const to = (k: MyTicket) => (k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`);
 
 /** What is next, what comes after, and what is finished. */
 export function Home({ session }: { session: Session }) {
@@ -96,7 +95,7 @@ export function Home({ session }: { session: Session }) {
                     <ul className="grid gap-2">
                       {rest.map((k) => (
                         <li key={k.id}>
-                          <Link className={bigPlate} to={to(k)}>
+                          <Link className={bigPlate} to={toTicket(k)}>
                             {k.heading && <span className="text-soft">{k.heading}</span>}
                             <b>{k.title}</b>
                             {k.reminded && <Reminder />}
@@ -196,7 +195,7 @@ function Next({ ticket: next }: { ticket: MyTicket | undefined }) {
       <p className="text-soft">{[length(next), ...terms(next)].join(' · ')}</p>
       <Button asChild look="main" size="reader">
         <Link
-          to={to(next)}
+          to={toTicket(next)}
           aria-label={`${next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}: ${next.title}`}
         >
           {next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}

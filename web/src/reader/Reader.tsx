@@ -5,6 +5,7 @@ import { keys } from '../shared/keys';
 import { part } from '../shared/part';
 import type { Session } from '../shared/session';
 import { takeReturn } from '../shared/comingBack';
+import { FromLink } from './FromLink';
 import { Home } from './Home';
 import { startOutbox } from './offline/outbox';
 import { belongTo } from './offline/store';
@@ -50,6 +51,7 @@ function Own({ session }: { session: Session }) {
         <Route path="/text/:ticketId/quiz" element={<Quiz session={session} />} />
         <Route path="/text/:ticketId/result" element={<Result />} />
         <Route path="/check/:sittingId" element={<Check session={session} />} />
+        <Route path="/task/:assignmentId" element={<FromLink />} />
         <Route path="/choose" element={<Choose />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>

@@ -19,6 +19,9 @@ export const useWork = (ticketId: string) => useQuery(workOf(ticketId));
 export const letters = (depth: number) => (depth < 30 ? 'first' : 'serif');
 /** Handed in, here or already on the server: nothing more can be answered. */
 export const finished = (of: { id: string; state: TicketState }) => isDone(of.state) || handInWaits(of.id);
+/** Where a reader goes on with it. */
+export const toTicket = (k: MyTicket) =>
+  k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`;
 export type Choices = Api<'ChoicesView'>;
 export const useChoices = () =>
   useQuery({ queryKey: keys.my.choices, queryFn: () => getKept('/my/choices', () => ok(api.GET('/my/choices'))) });

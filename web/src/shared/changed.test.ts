@@ -17,7 +17,7 @@ test('a mark that moves a level is seen wherever the level is, and the staff is 
 });
 
 test('who is in a class is seen on the staff’s page, on the years’ and in what readers may choose', async () => {
-  const seen = [keys.roster('c'), keys.school.staff, keys.school.years, keys.choosing('c'), keys.assignments('c')];
+  const seen = [keys.roster('c'), keys.school.staff, keys.school.years, keys.choosing('c'), keys.assignments('c', {})];
   expect(await askedAgain('roster', [...seen, keys.session, keys.school.mail])).toEqual(seen);
 });
 

@@ -7,11 +7,14 @@ export const rememberCode = (code: string) => localStorage.setItem(lastCode, cod
 export const keepReturn = (readerId: string | null) =>
   sessionStorage.setItem(returning, JSON.stringify({ id: readerId, path: location.pathname }));
 
-/** Where a reader was when their session ended; asked for once, by the same reader. */
+/** Keeps what a link leads to, for whoever signs in. */
+export const keepLink = (path: string) => sessionStorage.setItem(returning, JSON.stringify({ id: null, path }));
+
+/** Where a reader was when their session ended, or where a link leads; asked for once, by the same reader. */
 export function takeReturn(readerId: string): string | null {
-  const kept = JSON.parse(sessionStorage.getItem(returning) ?? 'null') as { id: string; path: string } | null;
+  const kept = JSON.parse(sessionStorage.getItem(returning) ?? 'null') as { id: string | null; path: string } | null;
   sessionStorage.removeItem(returning);
-  return kept?.id === readerId ? kept.path : null;
+  return kept && (kept.id === null || kept.id === readerId) ? kept.path : null;
 }
 
 /** The door a reader comes back through whose session ended on this device; null where none did. */

@@ -65,7 +65,10 @@ export const keys = {
   wordLists: ['wordLists'] as const,
   copies: ['copies'] as const,
 
-  assignments: (classId: string) => ['assignments', classId] as const,
+  assignments: (classId: string, asked: object) => ['assignments', classId, 'all', asked] as const,
+  notes: (classId: string, about: unknown) => ['assignments', classId, 'notes', about] as const,
+  home: (classId: string, readerId: string) => ['assignments', classId, 'home', readerId] as const,
+  work: (ticketId: string) => ['ticket', ticketId, 'work'] as const,
   week: (classId: string, from: string, to: string) => ['assignments', classId, 'week', from, to] as const,
   places: (classId: string, from: string, to: string) => ['assignments', classId, 'places', from, to] as const,
   assignment: (assignmentId: string) => ['assignment', assignmentId] as const,

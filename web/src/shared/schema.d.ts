@@ -5398,7 +5398,12 @@ export interface paths {
     };
     get: {
       parameters: {
-        query?: never;
+        query?: {
+          q?: string;
+          shown?: components['schemas']['AssignmentsShown'];
+          order?: components['schemas']['AssignmentsOrder'];
+          from?: number;
+        };
         header?: never;
         path: {
           classId: string;
@@ -5413,7 +5418,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['AssignmentRow'][];
+            'application/json': components['schemas']['AssignmentPage'];
           };
         };
       };
@@ -5441,6 +5446,47 @@ export interface paths {
           };
           content: {
             'application/json': components['schemas']['AssignedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/assignments/notes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AssignRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Message'][];
           };
         };
       };
@@ -5911,6 +5957,81 @@ export interface paths {
         };
       };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}/home': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyTicket'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/work': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyWork'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -7781,6 +7902,11 @@ export interface components {
      * @description The id of what was given in one act.
      */
     AssignmentId: string;
+    AssignmentPage: {
+      rows: components['schemas']['AssignmentRow'][];
+      /** Format: int32 */
+      all: number;
+    };
     AssignmentRow: {
       id: components['schemas']['AssignmentId'];
       classId: components['schemas']['ClassId'];
@@ -7833,6 +7959,10 @@ export interface components {
       assignment: components['schemas']['AssignmentRow'];
       tickets: components['schemas']['TicketRow'][];
     };
+    /** @enum {unknown} */
+    AssignmentsOrder: 'Latest' | 'Due' | 'Title';
+    /** @enum {unknown} */
+    AssignmentsShown: 'Everything' | 'Drafts' | 'Open' | 'ToMark' | 'Chosen';
     AssistantsPrintRequest: {
       allowed: boolean;
     };
@@ -9232,6 +9362,7 @@ export interface components {
     };
     MyTicket: {
       id: components['schemas']['TicketId'];
+      assignmentId: components['schemas']['AssignmentId'];
       title: string;
       blurb: string;
       /** Format: int32 */

@@ -32,6 +32,7 @@ const Checks = part(() => import('./checks/Checks'));
 const CheckEditor = part(() => import('./checks/CheckEditor'));
 const CheckPage = part(() => import('./checks/CheckPage'));
 const Assignment = part(() => import('./assignments/Assignment'));
+const AsReader = part(() => import('./assignments/AsReader'));
 const Ticket = part(() => import('./assignments/Ticket'));
 const RecordPage = part(() => import('./oral/RecordPage'));
 const Goals = part(() => import('./goals/Goals'));
@@ -97,6 +98,8 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="assignments/checks/:checkId/change" element={<CheckEditor />} />
             <Route path="assignments/:assignmentId" element={<Assignment />} />
             <Route path="tickets/:ticketId" element={<Ticket />} />
+            <Route path="as/:readerId" element={<AsReader />} />
+            <Route path="as/:readerId/:ticketId" element={<AsReader />} />
             <Route path="texts/:textId/quiz" element={<QuizEditor />} />
             <Route path="marking" element={<Marking />} />
             <Route path="goals" element={<Goals />} />

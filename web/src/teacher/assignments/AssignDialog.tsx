@@ -1,10 +1,11 @@
 import { type Api, fieldOf, sentence } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
-import { phrase, type Phrase, t } from '../../shared/words';
+import { phrase, type Phrase, say, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { ErrorText, FieldRow } from '../../ui/Field';
+import { Notice } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { DateField } from '../../ui/DateField';
 import { TextField } from '../../ui/TextField';
@@ -51,6 +52,15 @@ export function AssignDialog(props: Giving) {
               ` ${t('It closes after {{day}}: what is answered by then is handed in.', { day: dayOf(how.closesOn) })}`}
           </p>
         ))}
+        {(giving.notes.data ?? []).length > 0 && (
+          <Notice kind="action" aria-label={t('Look at this first')}>
+            <ul className="grid gap-1">
+              {(giving.notes.data ?? []).map((note) => (
+                <li key={say(note)}>{say(note)}</li>
+              ))}
+            </ul>
+          </Notice>
+        )}
         <WhoGetsWhat of={giving} texts={texts} />
         {texts.some((x) => x.onTheWay > 0) && (
           <p>

@@ -1,24 +1,29 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, percent } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { phrase, t } from '../../shared/words';
+import { useLater } from '../../shared/useLater';
+import { phrase, t, type Phrase } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { AssignmentTabs } from './AssignmentTabs';
 import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
-import { DataList } from '../../ui/table/DataList';
-import type { Column } from '../../ui/table/useDataTable';
+import { Select } from '../../ui/Select';
+import { SearchField } from '../../ui/TextField';
+import { DataTableView, TableFoot } from '../../ui/table/DataTableView';
+import { useDataTable, type Column } from '../../ui/table/useDataTable';
 
 type Row = Api<'AssignmentRow'>;
+type Shown = Api<'AssignmentsShown'>;
+type Order = Api<'AssignmentsOrder'>;
 
 const columns: Column<Row>[] = [
   {
     key: 'text',
     name: phrase('Text'),
-    by: (a) => a.title,
     show: (a) => a.title,
     beside: (a) =>
       a.correctedAt && (
@@ -28,63 +33,131 @@ const columns: Column<Row>[] = [
   {
     key: 'given',
     name: phrase('Given'),
-    by: (a) => a.assignedAt,
-    show: (a) => (a.chosen ? t('chosen by readers, last {{day}}', { day: dayOf(a.assignedAt) }) : dayOf(a.assignedAt)),
+    show: (a) => givenWhen(a),
   },
-  { key: 'due', name: phrase('Due'), by: (a) => a.dueOn ?? '', show: (a) => (a.dueOn ? dayOf(a.dueOn) : '–') },
-  { key: 'readers', name: phrase('Readers'), num: true, by: (a) => a.tickets, show: (a) => a.tickets },
+  { key: 'due', name: phrase('Due'), show: (a) => (a.dueOn ? dayOf(a.dueOn) : '–') },
+  { key: 'readers', name: phrase('Readers'), num: true, show: (a) => (a.draft ? '–' : a.tickets) },
   {
     key: 'states',
     name: phrase('Not opened · under way · handed in'),
-    by: (a) => -a.waiting,
-    show: (a) => <States a={a} />,
+    show: (a) => (a.draft ? '–' : <States a={a} />),
   },
   {
     key: 'score',
     name: phrase('First try'),
     num: true,
-    by: (a) => a.meanScore ?? -1,
     show: (a) => (a.meanScore == null ? '–' : percent(a.meanScore)),
   },
 ];
 
-/** Everything given to the class, latest first, and how far it is. */
+function givenWhen(a: Row) {
+  if (a.draft) return t('draft');
+  const day = dayOf(a.assignedAt);
+  return a.chosen ? t('chosen by readers, last {{day}}', { day }) : day;
+}
+
+const shownWords: Record<Shown, Phrase> = {
+  Everything: phrase('everything'),
+  Drafts: phrase('drafts'),
+  Open: phrase('not handed in by all'),
+  ToMark: phrase('to mark'),
+  Chosen: phrase('chosen by readers'),
+};
+const orderWords: Record<Order, Phrase> = {
+  Latest: phrase('latest first'),
+  Due: phrase('due last first'),
+  Title: phrase('title'),
+};
+const options = <K extends string>(words: Record<K, Phrase>) =>
+  (Object.keys(words) as K[]).map((value) => ({ value, label: t(words[value]) }));
+const page = 50;
+
+/** Everything given to the class, a page at a time, and how far it is. */
 export default function Assignments() {
   const { data } = useOutletContext<Place>();
-  const all = useQuery({
-    queryKey: keys.assignments(data.id),
-    queryFn: () => ok(api.GET('/classes/{classId}/assignments', { params: { path: { classId: data.id } } })),
+  const [words, setWords] = useState('');
+  const [shown, setShown] = useState<Shown>('Everything');
+  const [order, setOrder] = useState<Order>('Latest');
+  const found = useAssignments(data.id, { q: useLater(words, 200), shown, order });
+  const first = found.data?.pages[0];
+  const rows = useMemo(() => (found.data?.pages ?? []).flatMap((p) => p.rows), [found.data]);
+  const list = useDataTable({
+    list: 'assignments',
+    columns,
+    rows,
+    id: (a) => a.id,
+    name: (a) => a.title,
+    to: (a) => `/class/${data.id}/assignments/${a.id}`,
   });
+  const narrowed = words !== '' || shown !== 'Everything';
   return (
     <ListPage>
-      <PageHead title={t('Assignments')} beside={<AssignmentTabs classId={data.id} />} />
-      <Show query={all}>
-        {(rows) =>
-          rows.length === 0 ? (
-            <Empty title={t('No assignments yet')}>
-              <p>{t('Add readers and a text to the tray, then assign them there.')}</p>
-              <Button asChild look="main">
-                <Link to={`/class/${data.id}/texts`}>{t('Find texts')}</Link>
-              </Button>
-            </Empty>
-          ) : (
-            <DataList
-              list="assignments"
-              label={t('Assignments')}
-              columns={columns}
-              rows={rows}
-              id={(a) => a.id}
-              name={(a) => a.title}
-              to={(a) => `/class/${data.id}/assignments/${a.id}`}
-              sort={{ key: 'given', down: true }}
-              counted={(_, count) => t('{{count}} assignments', { count })}
+      <PageHead
+        title={t('Assignments')}
+        beside={
+          <>
+            <AssignmentTabs classId={data.id} />
+            <SearchField
+              label={t('Search assignments')}
+              placeholder={t('Title or heading')}
+              className="w-50"
+              value={words}
+              set={setWords}
             />
-          )
+            <Select label={t('Show')} inline value={shown} set={setShown} options={options(shownWords)} />
+            <Select label={t('Sort by')} inline value={order} set={setOrder} options={options(orderWords)} />
+          </>
         }
+      />
+      <Show query={{ data: first, error: found.error, refetch: found.refetch }}>
+        {({ all }) => (
+          <>
+            <DataTableView of={list} label={t('Assignments')} empty={<None narrowed={narrowed} classId={data.id} />} />
+            <TableFoot of={list} counted={(n) => t('{{n}} of {{count}} assignments', { n, count: all })}>
+              {found.hasNextPage && (
+                <Button size="sm" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
+                  {t('Show {{count}} more', { count: Math.min(page, all - rows.length) })}
+                </Button>
+              )}
+            </TableFoot>
+          </>
+        )}
       </Show>
     </ListPage>
   );
 }
+
+function useAssignments(classId: string, asked: { q: string; shown: Shown; order: Order }) {
+  return useInfiniteQuery({
+    queryKey: keys.assignments(classId, asked),
+    placeholderData: keepPreviousData,
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) =>
+      ok(
+        api.GET('/classes/{classId}/assignments', {
+          params: { path: { classId }, query: { ...asked, from: pageParam } },
+        }),
+      ),
+    getNextPageParam: (last, pages) => {
+      const shown = pages.reduce((n, p) => n + p.rows.length, 0);
+      return shown < last.all ? shown : undefined;
+    },
+  });
+}
+
+const None = ({ narrowed, classId }: { narrowed: boolean; classId: string }) =>
+  narrowed ? (
+    <Empty title={t('No assignments match')}>
+      <p>{t('Try another word, or show everything.')}</p>
+    </Empty>
+  ) : (
+    <Empty title={t('No assignments yet')}>
+      <p>{t('Add readers and a text to the tray, then assign them there.')}</p>
+      <Button asChild look="main">
+        <Link to={`/class/${classId}/texts`}>{t('Find texts')}</Link>
+      </Button>
+    </Empty>
+  );
 
 function States({ a }: { a: Row }) {
   const width = 150,

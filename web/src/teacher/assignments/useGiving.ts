@@ -8,6 +8,7 @@ import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQ
 import { useFits } from '../tray/useFits';
 import { sure } from '../../shared/sure';
 import type { Terms } from './terms';
+import { useNotes } from './useNotes';
 
 /** Which texts for whom. */
 export interface Giving {
@@ -108,6 +109,14 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
   );
   const changed = useChanged();
   const said = useSaid();
+  const notes = useNotes(data.id, {
+    readerIds: readers.map((r) => r.id),
+    texts: texts.map((x) => x.id),
+    visibleFrom: how.visibleFrom || data.today,
+    dueOn: how.need === 'Recommended' ? null : how.due || null,
+    heading: how.heading,
+    directions: how.directions,
+  });
   const rows = texts.flatMap((text) =>
     (fits.data ?? [])
       .filter((f) => f.textId === text.id)
@@ -193,6 +202,7 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
     setVersions,
     error,
     busy,
+    notes,
     fits,
     rows,
     going,

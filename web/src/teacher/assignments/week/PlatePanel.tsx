@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { toast } from 'sonner';
 import { api, ok, type Api } from '../../../shared/api';
 import { dayOf, fm, percent } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
@@ -181,6 +182,17 @@ function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d:
         </Button>
       )}
       <Button onClick={() => void plan.quietly(plan.copy([a.id], daysOfWeek))}>{t('Copy to next week')}</Button>
+      {!a.draft && (
+        <Button
+          onClick={() =>
+            void navigator.clipboard
+              ?.writeText(`${location.origin}/task/${a.id}`)
+              .then(() => toast.success(t('Link copied. Readers who have this sign in and land on it.')))
+          }
+        >
+          {t('Copy link')}
+        </Button>
+      )}
       {!a.draft && (
         <Button asChild>
           <Link to={`/class/${classId}/assignments/${a.id}`}>{t('Open')}</Link>

@@ -108,6 +108,9 @@ function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boo
       <Button asChild look="main">
         <Link to={`/class/${classId}/tickets/${k.id}`}>{t('Open')}</Link>
       </Button>
+      <Button asChild>
+        <Link to={`/class/${classId}/as/${k.readerId}/${k.id}`}>{t('As the reader sees it')}</Link>
+      </Button>
       {may && (
         <>
           <Button disabled={!handedIn} onClick={() => void plan.quietly(plan.tickets('GiveAgain', [k.id]))}>

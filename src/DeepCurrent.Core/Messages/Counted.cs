@@ -1,6 +1,6 @@
 using DeepCurrent.Core.Roster;
 
-namespace DeepCurrent.Web.Hosting;
+namespace DeepCurrent.Core.Messages;
 
 /// <summary>Numbers of things in sentences.</summary>
 public static class Counted

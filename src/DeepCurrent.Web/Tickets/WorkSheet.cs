@@ -1,0 +1,82 @@
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.OralReading;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Data.Tickets;
+
+namespace DeepCurrent.Web.Tickets;
+
+public sealed record MyWord(string Text, string Part, string Meaning, string Example);
+
+public sealed record MyWork
+{
+    public required TicketId Id { get; init; }
+
+    public required string Title { get; init; }
+
+    public required TicketState State { get; init; }
+
+    public required int Attempts { get; init; }
+
+    public required int Page { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required Fathoms Depth { get; init; }
+
+    public required IReadOnlyList<IReadOnlyList<string>> Pages { get; init; }
+
+    public required IReadOnlyList<MyWord> Words { get; init; }
+
+    /// <summary>Of the quiz.</summary>
+    public required IReadOnlyList<MyQuestion> Questions { get; init; }
+
+    /// <summary>Between the paragraphs.</summary>
+    public required IReadOnlyList<MyQuestion> OnTheWay { get; init; }
+
+    /// <summary>Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in
+    /// this order; a heading begins with # and has no number.</summary>
+    public required IReadOnlyList<IReadOnlyList<string>> Sentences { get; init; }
+
+    /// <summary>Somebody of the school has read it aloud.</summary>
+    public required bool Sound { get; init; }
+
+    /// <summary>To be read aloud and recorded.</summary>
+    public required bool Aloud { get; init; }
+
+    public required MyRecording? Recording { get; init; }
+}
+
+/// <summary>A ticket as its reader works on it: the text, its words and questions, without what is right.</summary>
+public sealed class WorkSheet(TicketStore tickets, TextStore texts, ReadingStore readings, RunningRecordStore records)
+{
+    public async Task<MyWork> Of(OpenTicket ticket, SchoolId schoolId)
+    {
+        var body = await texts.Body(ticket.VersionId);
+        var words = (await texts.Words(ticket.TextId))
+            .Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example))
+            .ToList();
+        var sheet = await QuestionSheet.Of(ticket, texts, tickets);
+        var sentences = sheet.Questions.Any(q => q.Rules.PicksSentences) ? Scoring.ParagraphsOf(body.Pages) : [];
+        return new()
+        {
+            Id = ticket.Id,
+            Title = body.Title,
+            State = ticket.State,
+            Attempts = ticket.Attempts,
+            Page = ticket.Page,
+            Directions = ticket.Directions,
+            Depth = body.Depth,
+            Pages = body.Pages,
+            Words = words,
+            Questions = [.. sheet.Questions.Where(q => !q.OnTheWay).Select(sheet.View)],
+            OnTheWay = [.. sheet.Questions.Where(q => q.OnTheWay).Select(sheet.View)],
+            Sentences = sentences,
+            Sound = (await readings.Heard(ticket.TextId, schoolId)).Contains(ticket.VersionId),
+            Aloud = ticket.Aloud,
+            Recording = await records.OfTicket(ticket.Id, ticket.ReaderId),
+        };
+    }
+}
