@@ -56,14 +56,23 @@ export async function assignments(page, name) {
   await expect(link).toHaveAttribute('aria-current', 'page');
 }
 
-export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {}) {
+/** Signs a reader in through the door, from wherever the page is led to it. */
+export async function throughDoor(
+  page,
+  path,
+  { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {},
+) {
   // Some homes speak Spanish; the walks read English, which a reader can choose.
   await page.addInitScript(() => localStorage.setItem('dc-language', localStorage.getItem('dc-language') ?? 'en'));
-  await page.goto('/read');
+  await page.goto(path);
   await page.getByRole('textbox', { name: 'Class code' }).fill(code);
   await page.getByRole('button', { name: 'Continue' }).click();
   await page.getByRole('button', { name }).click();
   for (const picture of pictures) await page.getByRole('button', { name: picture }).click();
+}
+
+export async function reader(page, who) {
+  await throughDoor(page, '/read', who);
   await expect(page.getByRole('heading', { name: 'Next for you' })).toBeVisible();
 }
 

@@ -75,6 +75,7 @@ public sealed class AccessTests(Harness harness)
                 "spellId",
                 "listId",
                 "transferId",
+                "token",
             }
         )
             ids[name] = Guid.NewGuid().ToString();

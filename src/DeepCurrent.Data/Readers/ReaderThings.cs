@@ -149,6 +149,15 @@ public static class ReaderThings
             Twin: "m.assignment_id = x.assignment_id and m.class_id = x.class_id"
         ),
         new(
+            "calendar_feed",
+            n => $"{n:count} calendar links",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: false,
+            null,
+            Twin: "m.class_id = x.class_id"
+        ),
+        new(
             "class_picture",
             n => $"{n:count} pictures in a class",
             OnMerge.Moves,

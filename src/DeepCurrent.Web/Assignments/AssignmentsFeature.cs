@@ -11,6 +11,7 @@ public sealed class AssignmentsFeature : IFeature
             .AddSingleton<AssignmentStore>()
             .AddSingleton<WeekStore>()
             .AddSingleton<AssignmentPages>()
+            .AddSingleton<CalendarStore>()
             .AddScoped<Giving>()
             .AddWork<Showing>()
             .AddWork<Closing>()
@@ -32,5 +33,6 @@ public sealed class AssignmentsFeature : IFeature
         MendEndpoints.Map(api);
         TicketDayEndpoints.Map(api);
         AsReaderEndpoints.Map(api);
+        CalendarEndpoints.Map(api);
     }
 }

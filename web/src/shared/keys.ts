@@ -67,6 +67,7 @@ export const keys = {
 
   assignments: (classId: string, asked: object) => ['assignments', classId, 'all', asked] as const,
   notes: (classId: string, about: unknown) => ['assignments', classId, 'notes', about] as const,
+  calendar: (classId: string, readerId: string | undefined) => ['calendar', classId, readerId ?? ''] as const,
   home: (classId: string, readerId: string) => ['assignments', classId, 'home', readerId] as const,
   work: (ticketId: string) => ['ticket', ticketId, 'work'] as const,
   week: (classId: string, from: string, to: string) => ['assignments', classId, 'week', from, to] as const,

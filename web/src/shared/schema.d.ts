@@ -6038,6 +6038,124 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/calendar': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CalendarView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CalendarLink'];
+          };
+        };
+      };
+    };
+    delete: {
+      parameters: {
+        query?: {
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/calendar/{token}.ics': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          token: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/my/tickets': {
     parameters: {
       query?: never;
@@ -7996,6 +8114,14 @@ export interface components {
       supports?: null | components['schemas']['Supports'];
       secretKind?: null | components['schemas']['SecretKind'];
       newSecrets: boolean;
+    };
+    CalendarLink: {
+      link: string;
+    };
+    CalendarView: {
+      /** Format: date-time */
+      madeAt: null | string;
+      madeBy: null | string;
     };
     CellProblemView: {
       column: string;

@@ -1,4 +1,4 @@
-import { Copy, PaperPlaneTilt } from '@phosphor-icons/react';
+import { CalendarPlus, Copy, PaperPlaneTilt } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import { addDays } from '../../../shared/days';
@@ -6,10 +6,12 @@ import { shortDay } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Button } from '../../../ui/Button';
+import { IconButton } from '../../../ui/IconButton';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
 import { daysOfWeek, useWeekShown, WeekSteps } from '../WeekSteps';
+import { CalendarDialog } from './CalendarDialog';
 import { GiveDrafts } from './GiveDrafts';
 import { PlatePanel } from './PlatePanel';
 import { useWeek, usePlan, type WeekData } from './useWeek';
@@ -19,6 +21,7 @@ import { WeekKey } from './WeekKey';
 /** What is given and what is prepared: rows are everybody, the groups and single readers, columns the school days. */
 export default function Week() {
   const { data } = useOutletContext<Place>();
+  const [feed, setFeed] = useState(false);
   const shown = useWeekShown();
   const { monday } = shown;
   const days = useWeek(data.id, monday, addDays(monday, 2 * daysOfWeek - 1));
@@ -33,7 +36,15 @@ export default function Week() {
           </>
         }
       >
-        {days.data?.mayAssign && <Deeds data={days.data} classId={data.id} monday={monday} />}
+        {days.data?.mayAssign && (
+          <>
+            <IconButton label={t('Due days in a calendar program')} onClick={() => setFeed(true)}>
+              <CalendarPlus size={20} aria-hidden />
+            </IconButton>
+            <Deeds data={days.data} classId={data.id} monday={monday} />
+          </>
+        )}
+        {feed && <CalendarDialog data={data} close={() => setFeed(false)} />}
       </PageHead>
       <Show query={days}>{(d) => <Planned d={d} monday={monday} />}</Show>
     </ListPage>
