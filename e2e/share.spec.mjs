@@ -47,10 +47,9 @@ test('a link leads its reader through the door to the task, and says so to whom 
 test('a teacher sees a task as its reader does, and nothing is opened by it', async ({ page }) => {
   await teacher(page);
   await assignments(page, 'Who is where');
-  await page
-    .getByRole('button', { name: starting(`Wren, `) })
-    .first()
-    .click();
+  const cell = page.getByRole('button', { name: starting('Wren, ') }).first();
+  const before = await cell.textContent();
+  await cell.click();
   await page.getByRole('link', { name: 'As the reader sees it' }).click();
   await expect(page.getByRole('heading', { name: 'As Wren sees it' })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Home' }).getByRole('button').first()).toBeVisible();
