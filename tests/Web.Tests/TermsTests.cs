@@ -358,4 +358,60 @@ public sealed class TermsTests(Harness harness)
         work.ToJsonString().ShouldNotContain("\"correct\":true");
         ((string)(await Ticket(ana, assignment, room.Readers[0].Id))["state"]!).ShouldBe("Waiting");
     }
+
+    [Fact]
+    public async Task The_same_is_given_in_several_classes_at_once_and_taken_back_from_all_of_them()
+    {
+        var ana = await harness.Teacher("ana");
+        var (here, there) = (await harness.Room(ana, 2), await harness.Room(ana, 3));
+        var text = (string)(await ana.Get("/api/library?q=mill+that+waits"))["rows"]![0]!["id"]!;
+        var request = new
+        {
+            readerIds = here.Readers.Select(r => r.Id),
+            texts = new[] { new { id = Guid.NewGuid(), textId = text } },
+            attempts = 2,
+            skipGiven = true,
+            alsoIn = new[] { new { classId = there.Id, texts = new[] { new { id = Guid.NewGuid(), textId = text } } } },
+        };
+        var made = await ana.Posted($"/api/classes/{here.Id}/assignments", request);
+        ((int)made["tickets"]!).ShouldBe(5);
+        ((int)made["texts"]!).ShouldBe(1);
+        var again = await ana.Posted($"/api/classes/{here.Id}/assignments", request);
+        ((string)again["changeId"]!).ShouldBe((string)made["changeId"]!, "the same request again is what it was");
+        ((int)again["tickets"]!).ShouldBe(5);
+        var reader = await harness.Reader(there, 2);
+        (await Mine(reader)).Count.ShouldBe(1);
+        (await ana.Get($"/api/classes/{there.Id}/changes"))
+            .AsArray()
+            .Select(h => (string)h!["id"]!)
+            .ShouldContain((string)made["changeId"]!, "each of the classes lists it");
+
+        await ana.Posted($"/api/changes/{made["changeId"]}/undo");
+        (await Mine(reader)).ShouldBeEmpty();
+        (await Mine(await harness.Reader(here, 0))).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task In_a_class_of_others_nothing_is_given_and_then_nowhere()
+    {
+        var (ana, ben) = (await harness.Teacher("ana"), await harness.Teacher("ben"));
+        var (here, there) = (await harness.Room(ana, 1), await harness.Room(ben, 1));
+        var text = (string)(await ana.Get("/api/library?q=mill+that+waits"))["rows"]![0]!["id"]!;
+        object Request(string other) =>
+            new
+            {
+                readerIds = here.Readers.Select(r => r.Id),
+                texts = new[] { new { id = Guid.NewGuid(), textId = text } },
+                attempts = 2,
+                skipGiven = true,
+                alsoIn = new[]
+                {
+                    new { classId = other, texts = new[] { new { id = Guid.NewGuid(), textId = text } } },
+                },
+            };
+        var path = $"/api/classes/{here.Id}/assignments";
+        ((int)(await ana.Post(path, Request(there.Id))).StatusCode).ShouldBe(404);
+        ((int)(await ana.Post(path, Request(here.Id))).StatusCode).ShouldBe(422);
+        (await Mine(await harness.Reader(here, 0))).ShouldBeEmpty("all or nothing");
+    }
 }

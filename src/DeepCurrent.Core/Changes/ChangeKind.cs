@@ -15,6 +15,9 @@ public enum ChangeKind
     /// <summary>Texts were given.</summary>
     Assigned,
 
+    /// <summary>Texts were given, or drafted, in several classes at once.</summary>
+    AssignedInClasses,
+
     /// <summary>Drafts were given to their readers.</summary>
     DraftsGiven,
 

@@ -138,25 +138,36 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 {
     /// <summary>What was given of some assignments, by the change that gave it; null where none of them is there
     /// yet.</summary>
-    public async Task<GivenBefore?> Given(IReadOnlyList<AssignmentId> assignmentIds, ClassId classId)
+    public async Task<GivenBefore?> Given(
+        IReadOnlyList<AssignmentId> assignmentIds,
+        IReadOnlyCollection<ClassId> classIds
+    )
     {
         return await db.First<GivenBefore>(
             """
             select (array_agg(a.id order by array_position(@ids, a.id)))[1] as assignment_id, h.id as change_id, h.summary,
                    sum((select count(*) from ticket k where k.assignment_id = a.id))::int as tickets,
-                   count(*)::int as texts
+                   count(distinct (select y.text_id from task y where y.assignment_id = a.id and y.position = 0))::int
+                     as texts
             from assignment a
-              join change h on h.class_id = a.class_id
+              join class c on c.id = a.class_id
+              join change h on h.school_id = c.school_id
+                and (h.class_id = a.class_id or h.class_id is null)
                 and h.kind = any(@kinds)
                 and h.detail -> 'assignmentIds' ? a.id::text
-            where a.id = any(@ids) and a.class_id = @classId
+            where a.id = any(@ids) and a.class_id = any(@classIds)
             group by h.id
             """,
             new
             {
                 ids = assignmentIds.ToArray(),
-                classId,
-                kinds = new[] { nameof(ChangeKind.Assigned), nameof(ChangeKind.Drafted) },
+                classIds = classIds.ToArray(),
+                kinds = new[]
+                {
+                    nameof(ChangeKind.Assigned),
+                    nameof(ChangeKind.AssignedInClasses),
+                    nameof(ChangeKind.Drafted),
+                },
             }
         );
     }

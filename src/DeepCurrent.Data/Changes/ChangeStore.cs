@@ -143,10 +143,15 @@ public sealed class ChangeStore(NpgsqlDataSource db)
             select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
             from change h join adult a on a.id = h.adult_id
             where h.class_id = @classId
+              or (
+                h.class_id is null
+                and h.school_id = (select school_id from class where id = @classId)
+                and h.kind = @inClasses
+                and h.detail -> 'classIds' ? @classId::text)
             order by h.at desc
             limit 100
             """,
-            new { classId }
+            new { classId, inClasses = nameof(ChangeKind.AssignedInClasses) }
         );
     }
 

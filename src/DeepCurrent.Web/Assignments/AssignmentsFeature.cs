@@ -16,6 +16,7 @@ public sealed class AssignmentsFeature : IFeature
             .AddWork<Showing>()
             .AddWork<Closing>()
             .AddUndo<UndoAssigned>()
+            .AddUndo<UndoAssignedIn>()
             .AddUndo<UndoDraftsGiven>()
             .AddUndo<UndoDrafted>()
             .AddUndo<UndoDiscarded>()
@@ -27,6 +28,7 @@ public sealed class AssignmentsFeature : IFeature
 
     public void Map(RouteGroupBuilder api)
     {
+        AssignEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
         WeekEndpoints.Map(api);
         DraftEndpoints.Map(api);

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Tickets;
@@ -10,6 +11,9 @@ namespace DeepCurrent.Web.Assignments;
 
 /// <summary>What was given, or drafted, at once.</summary>
 internal sealed record Assigned(IReadOnlyList<AssignmentId> AssignmentIds);
+
+/// <summary>The same in several classes.</summary>
+internal sealed record AssignedIn(IReadOnlyList<AssignmentId> AssignmentIds, IReadOnlyList<ClassId> ClassIds);
 
 /// <summary>Drafts that are no more, as they were.</summary>
 internal sealed record Discarded(IReadOnlyList<NewAssignment> Drafts);
@@ -37,6 +41,32 @@ internal sealed class UndoAssigned() : UndoesAssigning<Assigned>(ChangeKind.Assi
             ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")
             : (Message)
                 $"Taken back from {Counted.Readers(taken.Select(k => k.ReaderId).Distinct().Count())}. What was handed in is kept.";
+    }
+}
+
+/// <summary>What was given, or drafted, in several classes goes from all of them.</summary>
+internal sealed class UndoAssignedIn() : Undoes<AssignedIn>(ChangeKind.AssignedInClasses, Deed.Assign)
+{
+    protected override async Task<Message> Undo(UndoAt at, AssignedIn did)
+    {
+        var readers = 0;
+        var today = at.Yardstick.Year.Clock.DayOf(at.Now);
+        foreach (var classId in did.ClassIds)
+        {
+            var taken = await TicketMover.Move(
+                at.C,
+                at.T,
+                await AssignmentStore.TicketsOf(at.C, at.T, did.AssignmentIds, classId),
+                classId,
+                new(TicketStep.TakenBack, at.Change.AdultId, at.Now, today)
+            );
+            readers += taken.Select(k => k.ReaderId).Distinct().Count();
+            readers += await AssignmentWriter.Discard(at.C, at.T, did.AssignmentIds, classId);
+            await AssignmentWriter.Tell(at.C, at.T, classId);
+        }
+        return readers == 0
+            ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")
+            : (Message)$"Taken back in {did.ClassIds.Count:count} classes. What was handed in is kept.";
     }
 }
 

@@ -58,6 +58,7 @@ export const keys = {
     jump: (classId: string, word: string) => ['library', 'jump', classId, word] as const,
     facets: ['library-facets'] as const,
   },
+  fitIn: (classId: string, texts: string[]) => ['fit', classId, 'everybody', texts] as const,
   fit: (classId: string, readers: string[], texts: string[]) => ['fit', classId, readers, texts] as const,
   measure: (...of: unknown[]) => ['measure', ...of] as const,
   patterns: ['patterns'] as const,

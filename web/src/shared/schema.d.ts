@@ -7952,6 +7952,10 @@ export interface components {
       readerIds: components['schemas']['ReaderId'][];
       grades: number[];
     };
+    AlsoIn: {
+      classId: components['schemas']['ClassId'];
+      texts: components['schemas']['TextToGive'][];
+    };
     /**
      * Format: uuid
      * @description An answer's id.
@@ -8005,6 +8009,7 @@ export interface components {
       closesOn?: null | string;
       need?: null | components['schemas']['Need'];
       place?: null | components['schemas']['WorkPlace'];
+      alsoIn?: null | components['schemas']['AlsoIn'][];
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -8150,6 +8155,7 @@ export interface components {
       | 'Merged'
       | 'Transferred'
       | 'Assigned'
+      | 'AssignedInClasses'
       | 'DraftsGiven'
       | 'Drafted'
       | 'DraftDiscarded'

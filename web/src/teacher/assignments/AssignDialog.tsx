@@ -1,6 +1,6 @@
-import { type Api, fieldOf, sentence } from '../../shared/api';
-import { dayOf, fm } from '../../shared/format';
-import { phrase, type Phrase, say, t } from '../../shared/words';
+import { fieldOf, sentence } from '../../shared/api';
+import { dayOf } from '../../shared/format';
+import { say, t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
@@ -9,22 +9,16 @@ import { Notice } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { DateField } from '../../ui/DateField';
 import { TextField } from '../../ui/TextField';
-import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 import { needOptions, placeOptions } from './terms';
-import { useGiving, whomOptions, type Giving } from './useGiving';
+import { AlsoIn } from './AlsoIn';
+import { useGiving, whomOptions, type Giving, type GivingState } from './useGiving';
+import { WhoGetsWhat } from './WhoGetsWhat';
 
 /** Says exactly what will happen, then does it: who gets which version of which text, until when. */
-const earlier: Record<Api<'EarlierReading'>, Phrase> = {
-  Given: phrase('assigned, not opened'),
-  UnderWay: phrase('reading now'),
-  Read: phrase('has read it'),
-  InLevelCheck: phrase('read in a level check'),
-};
-
 export function AssignDialog(props: Giving) {
   const { texts, close } = props;
   const giving = useGiving(props);
-  const { how, setHow, skip, setSkip, error, busy, rows, readers, going, goingTo, people, assign } = giving;
+  const { how, setHow, skip, setSkip, error, busy, rows, readers, goingTo, people, assign } = giving;
   return (
     <Dialog title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
       <form noValidate className="grid gap-3" onSubmit={(e) => void assign(e)}>
@@ -35,6 +29,7 @@ export function AssignDialog(props: Giving) {
           set={giving.setWho}
           options={whomOptions(props.data, props.readers)}
         />
+        <AlsoIn of={giving.also} skip={skip} />
         <How of={giving} today={props.data.today} />
         <h3>{t('What happens')}</h3>
         {texts.map((text) => (
@@ -84,10 +79,10 @@ export function AssignDialog(props: Giving) {
         {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
-          <Button type="submit" value="draft" disabled={busy || going.length === 0}>
+          <Button type="submit" value="draft" disabled={busy || people === 0 || !giving.also.ready}>
             {t('Save as draft')}
           </Button>
-          <Button look="main" type="submit" disabled={busy || going.length === 0}>
+          <Button look="main" type="submit" disabled={busy || people === 0 || !giving.also.ready}>
             {t('Assign to {{count}} readers', { count: people })}
           </Button>
         </DialogFoot>
@@ -95,8 +90,6 @@ export function AssignDialog(props: Giving) {
     </Dialog>
   );
 }
-
-type GivingState = ReturnType<typeof useGiving>;
 
 /** When, how often, and what is said with it. */
 function How({ of: { how, setHow, error }, today }: { of: GivingState; today: string }) {
@@ -164,75 +157,6 @@ function How({ of: { how, setHow, error }, today }: { of: GivingState; today: st
           set={(note) => setHow({ note })}
         />
       </FieldRow>
-    </>
-  );
-}
-
-function WhoGetsWhat({ of, texts }: { of: GivingState; texts: Giving['texts'] }) {
-  const { rows, skip, versions, setVersions, key } = of;
-  return (
-    <div
-      className="border-ink border-line relative max-h-62 min-h-0 overflow-auto border border-t"
-      tabIndex={0}
-      role="region"
-      aria-label={t('Who gets what')}
-    >
-      <Table>
-        <TableHead>
-          <tr>
-            <Th>{t('Reader')}</Th>
-            {texts.length > 1 && <Th>{t('Text')}</Th>}
-            <Th num>{t('Depth')}</Th>
-            <Th>{t('Version')}</Th>
-            <Th>{t('Fit')}</Th>
-            <Th>{t('Before')}</Th>
-          </tr>
-        </TableHead>
-        <TableBody>
-          {rows.map(({ f, r, text }) => (
-            <tr key={key(text.id, r.id)} className={skip && f.before ? 'text-soft line-through' : undefined}>
-              <Th scope="row">
-                {r.givenName} {r.familyName}
-              </Th>
-              {texts.length > 1 && <Td>{text.title}</Td>}
-              <Td num>{fm(r.depth)}</Td>
-              <Td>
-                {text.versions.length > 1 ? (
-                  <Select
-                    label={t('Version for {{name}}', { name: r.called })}
-                    bare
-                    value={versions[key(text.id, r.id)] ?? f.versionId}
-                    set={(value) => setVersions({ ...versions, [key(text.id, r.id)]: value })}
-                    options={text.versions.map((v) => ({
-                      value: v.id,
-                      label: `${fm(v.depth)} fm${v.id === f.versionId ? ` (${t('fits')})` : ''}`,
-                    }))}
-                  />
-                ) : (
-                  `${fm(f.versionDepth)} fm`
-                )}
-              </Td>
-              <Td>
-                <Forecast
-                  of={f.versions.find((v) => v.versionId === (versions[key(text.id, r.id)] ?? f.versionId)) ?? f}
-                />
-              </Td>
-              <Td>{f.before ? t(earlier[f.before]) : ''}</Td>
-            </tr>
-          ))}
-        </TableBody>
-      </Table>
-    </div>
-  );
-}
-
-/** The forecast of the version that stands beside it, whoever chose that. */
-function Forecast({ of }: { of: { forecast: number; zone: string } }) {
-  return (
-    <>
-      {t('{{n}}%', { n: of.forecast })}
-      {of.zone === 'Frustration' && `, ${t('too deep')}`}
-      {of.zone === 'Independent' && `, ${t('easy')}`}
     </>
   );
 }

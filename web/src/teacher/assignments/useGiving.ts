@@ -8,6 +8,7 @@ import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQ
 import { useFits } from '../tray/useFits';
 import { sure } from '../../shared/sure';
 import type { Terms } from './terms';
+import { useAlsoIn } from './useAlsoIn';
 import { useNotes } from './useNotes';
 
 /** Which texts for whom. */
@@ -109,6 +110,10 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
   );
   const changed = useChanged();
   const said = useSaid();
+  const also = useAlsoIn(
+    data.id,
+    texts.map((x) => x.id),
+  );
   const notes = useNotes(data.id, {
     readerIds: readers.map((r) => r.id),
     texts: texts.map((x) => x.id),
@@ -124,7 +129,10 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
   );
   const going = rows.filter(({ f }) => !skip || !f.before);
   const goingTo = (text: TextRow) => going.filter((g) => g.text.id === text.id);
-  const people = new Set(going.map((g) => g.r.id)).size;
+  const elsewhere = new Set(
+    also.outlooks.flatMap((o) => o.fits.filter((f) => !skip || !f.before).map((f) => f.readerId)),
+  );
+  const people = new Set([...going.map((g) => g.r.id), ...elsewhere]).size;
   const key = (textId: string, readerId: string) => `${textId} ${readerId}`;
 
   const given = (wanted: { textId: string }[]) => {
@@ -141,17 +149,16 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
     setBusy(true);
     try {
       // One request for all of it: it is given whole or not at all, and once, however often it is sent.
-      const wanted = texts
-        .filter((x) => goingTo(x).length > 0)
-        .map((x) => ({
-          textId: x.id,
-          versions: Object.fromEntries(
-            readers.flatMap((r) => {
-              const v = versions[key(x.id, r.id)];
-              return v ? [[r.id, v]] : [];
-            }),
-          ),
-        }));
+      const those = texts.filter((x) => goingTo(x).length > 0);
+      const wanted = (those.length > 0 ? those : texts).map((x) => ({
+        textId: x.id,
+        versions: Object.fromEntries(
+          readers.flatMap((r) => {
+            const v = versions[key(x.id, r.id)];
+            return v ? [[r.id, v]] : [];
+          }),
+        ),
+      }));
       const request = {
         readerIds: readers.map((r) => r.id),
         visibleFrom: how.visibleFrom || data.today,
@@ -174,7 +181,11 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
           params: { path: { classId: data.id } },
           body: {
             ...request,
-            texts: wanted.map((x) => ({ ...x, id: sure(onces.get(x.textId)).idOf(request) })),
+            texts: wanted.map((x) => ({ ...x, id: sure(onces.get(x.textId)).idOf([request, also.chosen]) })),
+            alsoIn: also.request(
+              texts.map((x) => x.id),
+              request,
+            ),
           },
         }),
       );
@@ -203,6 +214,7 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
     error,
     busy,
     notes,
+    also,
     fits,
     rows,
     going,
@@ -212,3 +224,5 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
     assign,
   };
 }
+
+export type GivingState = ReturnType<typeof useGiving>;

@@ -17,19 +17,21 @@ export function CalendarDialog({ data, close }: { data: ClassData; close: () => 
   const [readerId, setReaderId] = useState('');
   return (
     <Dialog title={t('Due days in a calendar program')} close={close}>
-      <p>
-        {t('Add the link to a calendar program: it shows titles and due days. No reader, group or level is named.')}
-      </p>
-      <Select
-        label={t('For')}
-        value={readerId}
-        set={setReaderId}
-        options={[
-          { value: '', label: t('Everybody, {{count}} readers', { count: data.readers.length }) },
-          ...data.readers.map((r) => ({ value: r.id, label: `${r.givenName} ${r.familyName}` })),
-        ]}
-      />
-      <Feed key={readerId} classId={data.id} readerId={readerId || undefined} />
+      <div className="grid gap-3">
+        <p>
+          {t('Add the link to a calendar program: it shows titles and due days. No reader, group or level is named.')}
+        </p>
+        <Select
+          label={t('For')}
+          value={readerId}
+          set={setReaderId}
+          options={[
+            { value: '', label: t('Everybody, {{count}} readers', { count: data.readers.length }) },
+            ...data.readers.map((r) => ({ value: r.id, label: `${r.givenName} ${r.familyName}` })),
+          ]}
+        />
+        <Feed key={readerId} classId={data.id} readerId={readerId || undefined} />
+      </div>
       <DialogFoot>
         <Button look="main" onClick={close}>
           {t('Done')}

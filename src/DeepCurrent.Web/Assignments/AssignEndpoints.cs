@@ -1,0 +1,320 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Changes;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+using Npgsql;
+
+namespace DeepCurrent.Web.Assignments;
+
+public sealed record FitRequest(IReadOnlyList<ReaderId> ReaderIds, IReadOnlyList<TextId> TextIds);
+
+/// <param name="Forecast">Whole percent, as it is shown.</param>
+/// <param name="Zone">Independent, Instructional or Frustration.</param>
+/// <param name="Before">How the reader had this text already; null if they did not.</param>
+public sealed record FitView(
+    TextId TextId,
+    ReaderId ReaderId,
+    VersionId VersionId,
+    string Version,
+    Fathoms VersionDepth,
+    int Forecast,
+    Zone Zone,
+    EarlierReading? Before,
+    IReadOnlyList<VersionFit> Versions
+);
+
+/// <summary>What is forecast of one version for one reader.</summary>
+public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
+
+/// <summary>Texts, for readers, from a day to a day.</summary>
+/// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
+/// <param name="Aloud">To be read aloud and recorded.</param>
+/// <param name="OnTheWay">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
+/// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
+/// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
+/// <param name="VisibleFrom">Today if it is not said.</param>
+/// <param name="Draft">Kept, and given later.</param>
+public sealed record AssignRequest(
+    IReadOnlyList<ReaderId> ReaderIds,
+    TextId? TextId,
+    DateOnly? DueOn,
+    int Attempts,
+    string? Directions,
+    bool SkipGiven,
+    IReadOnlyDictionary<ReaderId, VersionId>? Versions,
+    bool? OnTheWay,
+    bool? Aloud,
+    IReadOnlyList<TextToGive>? Texts = null,
+    DateOnly? VisibleFrom = null,
+    string? Heading = null,
+    string? Note = null,
+    bool? Draft = null,
+    DateOnly? ClosesOn = null,
+    Need? Need = null,
+    WorkPlace? Place = null,
+    IReadOnlyList<AlsoIn>? AlsoIn = null
+);
+
+/// <summary>Another class in which everybody gets the same.</summary>
+/// <param name="Texts">With names of their own, made by the page.</param>
+public sealed record AlsoIn(ClassId ClassId, IReadOnlyList<TextToGive> Texts);
+
+/// <summary>One text of an assignment.</summary>
+/// <param name="Id">Of the assignment, made by the page: the same request again is the same assignment.</param>
+/// <param name="Versions">Versions fixed by the teacher, by reader.</param>
+public sealed record TextToGive(AssignmentId Id, TextId TextId, IReadOnlyDictionary<ReaderId, VersionId>? Versions);
+
+public sealed record AssignedView(
+    AssignmentId AssignmentId,
+    ChangeId ChangeId,
+    Message Summary,
+    int Tickets,
+    int Texts
+);
+
+/// <summary>Giving texts to readers of a class, or of several at once.</summary>
+public static class AssignEndpoints
+{
+    private const int MostTexts = 20,
+        MostClasses = 12;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/classes/{classId:guid}/fit", Fit);
+        api.MapPost("/classes/{classId:guid}/assignments", Assign);
+        api.MapPost("/classes/{classId:guid}/assignments/notes", Notes);
+    }
+
+    private static async Task<IReadOnlyList<FitView>> Fit(ClassId classId, FitRequest request, Giving giving)
+    {
+        var room = await giving.Class(classId, Deed.SeeClass);
+        var chosen = Giving.Chosen(room, request.ReaderIds);
+        var fits = await giving.Fits([.. request.TextIds.Distinct().Take(MostTexts)], chosen);
+        return [.. fits.SelectMany(f => f)];
+    }
+
+    private static async Task<AssignedView> Assign(
+        ClassId classId,
+        AssignRequest request,
+        Desk desk,
+        Giving giving,
+        AssignmentStore assignments,
+        ChangeStore changes
+    )
+    {
+        var today = await desk.Today();
+        var terms = TermsOf(request, today);
+        var rooms = await Rooms(classId, request, giving);
+        new Faults()
+            .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
+            .Of(terms.Faults(today))
+            .Refuse();
+        // The same request again, after a lost answer, is what it was.
+        if (await assignments.Given([.. rooms.SelectMany(r => r.Wanted).Select(w => w.Id)], rooms.Keys()) is { } b)
+            return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
+        var given = new List<Prepared>();
+        foreach (var room in rooms)
+            given.AddRange(await Prepare(room, request, terms, desk, giving));
+        if (given.Count == 0)
+            throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
+        var ids = given.Select(g => g.Assignment.Id).ToList();
+        var change = await Keep(
+            rooms,
+            request,
+            desk,
+            changes,
+            async (c, t) =>
+            {
+                foreach (var (_, g) in given)
+                    if (!await AssignmentWriter.Add(c, t, g, today))
+                        throw Refused.Conflict("given", $"This has been assigned already.");
+                return Summary(given, rooms.Sum(r => r.Chosen.Count));
+            },
+            ids
+        );
+        return new(
+            ids[0],
+            change.Id,
+            change.Summary,
+            given.Sum(g => g.Assignment.Tickets.Count),
+            given.Select(g => g.Assignment.Task.TextId).Distinct().Count()
+        );
+    }
+
+    /// <summary>A class something is given in: to whom, and which texts under which names.</summary>
+    private sealed record GivenIn(GivingClass Room, IReadOnlyList<RosterRow> Chosen, IReadOnlyList<TextToGive> Wanted);
+
+    private sealed record Prepared(string Title, NewAssignment Assignment);
+
+    private static IReadOnlyCollection<ClassId> Keys(this IReadOnlyList<GivenIn> rooms) =>
+        [.. rooms.Select(r => r.Room.Place.Id)];
+
+    /// <summary>The class, and the others in which everybody gets the same; the asker has to be allowed to in each of
+    /// them.</summary>
+    private static async Task<IReadOnlyList<GivenIn>> Rooms(ClassId classId, AssignRequest request, Giving giving)
+    {
+        var room = await giving.Class(classId, Deed.Assign);
+        var rooms = new List<GivenIn> { new(room, Giving.Chosen(room, request.ReaderIds), Wanted(request)) };
+        var others = request.AlsoIn ?? [];
+        if (others.Count > MostClasses || others.Any(o => o.ClassId == classId))
+            throw Refused.Field("alsoIn", $"Choose up to {MostClasses} other classes.");
+        foreach (var other in others.DistinctBy(o => o.ClassId))
+        {
+            var there = await giving.Class(other.ClassId, Deed.Assign);
+            if (there.Roster.Count == 0)
+                throw Refused.Field("alsoIn", $"{there.Place.Name} has no readers yet.");
+            rooms.Add(new(there, there.Roster, Wanted(request with { Texts = other.Texts })));
+        }
+        return rooms;
+    }
+
+    /// <summary>What is given in one class: a text a piece, to those who have not had it.</summary>
+    private static async Task<IReadOnlyList<Prepared>> Prepare(
+        GivenIn at,
+        AssignRequest request,
+        AssignmentTerms terms,
+        Desk desk,
+        Giving giving
+    )
+    {
+        var fits = await giving.Fits([.. at.Wanted.Select(w => w.TextId).Distinct()], at.Chosen);
+        var prepared = new List<Prepared>();
+        foreach (var w in at.Wanted)
+        {
+            var title = await giving.TitleOf(w.TextId);
+            var tickets = Giving.Tickets(fits[w.TextId], w.Versions, request.SkipGiven);
+            if (tickets.Count == 0)
+                continue;
+            var assignment = new NewAssignment
+            {
+                Id = w.Id,
+                ClassId = at.Room.Place.Id,
+                AssignedBy = desk.Who.Adult,
+                AssignedAt = desk.Now,
+                Terms = terms,
+                Task = new(
+                    TaskId.New(),
+                    w.TextId,
+                    request.Attempts,
+                    request.OnTheWay ?? true,
+                    request.Aloud ?? false,
+                    w.Versions
+                ),
+                Aims = at.Room.AimsOf(at.Chosen),
+                Tickets = request.Draft == true ? [] : tickets,
+            };
+            prepared.Add(new(title, assignment));
+        }
+        return prepared;
+    }
+
+    /// <summary>One transaction and one change, whether it is in one class or in several.</summary>
+    private static async Task<Made> Keep(
+        IReadOnlyList<GivenIn> rooms,
+        AssignRequest request,
+        Desk desk,
+        ChangeStore changes,
+        Func<NpgsqlConnection, NpgsqlTransaction, Task<Message>> command,
+        IReadOnlyList<AssignmentId> ids
+    )
+    {
+        if (rooms is [var only])
+        {
+            var kind = request.Draft == true ? ChangeKind.Drafted : ChangeKind.Assigned;
+            return (
+                await changes.DoIn(only.Room.Place.Id, desk, kind, async (c, t) =>
+                    new(new Assigned(ids), await command(c, t))
+                )
+            )!;
+        }
+        return (
+            await changes.Do(
+                new(desk.Who.SchoolId, null, desk.Who.Adult, desk.Now),
+                ChangeKind.AssignedInClasses,
+                async (c, t) =>
+                {
+                    var said = await command(c, t);
+                    foreach (var classId in rooms.Keys())
+                        await AssignmentWriter.Tell(c, t, classId);
+                    return new(new AssignedIn(ids, [.. rooms.Keys()]), said);
+                }
+            )
+        )!;
+    }
+
+    private static AssignmentTerms TermsOf(AssignRequest request, DateOnly today) =>
+        new AssignmentTerms(
+            request.VisibleFrom ?? today,
+            request.DueOn,
+            request.Heading ?? "",
+            request.Directions ?? "",
+            request.Note ?? "",
+            request.ClosesOn,
+            request.Need ?? Need.Required,
+            request.Place ?? WorkPlace.Anywhere
+        ).Tidy();
+
+    private static Message Summary(IReadOnlyList<Prepared> given, int chosen)
+    {
+        var titles = given.Select(g => g.Title).Distinct().ToList();
+        var what = titles is [var only] ? only : $"{titles.Count} texts";
+        if (given[0].Assignment.Tickets.Count == 0)
+            return $"Drafted {what} for {Counted.Readers(chosen)}";
+        var readers = given.SelectMany(g => g.Assignment.Tickets).Select(k => k.ReaderId).Distinct().Count();
+        return $"Assigned {what} to {Counted.Readers(readers)}";
+    }
+
+    private static IReadOnlyList<TextToGive> Wanted(AssignRequest request)
+    {
+        var wanted = request.Texts
+            ??
+            [
+                new(
+                    AssignmentId.New(),
+                    request.TextId ?? throw Refused.Field("textIds", $"Choose a text."),
+                    request.Versions
+                ),
+            ];
+        if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count)
+            throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
+        return wanted;
+    }
+
+    /// <summary>What stands out before something is given; nothing is given by asking.</summary>
+    private static async Task<IReadOnlyList<Message>> Notes(
+        ClassId classId,
+        AssignRequest request,
+        Desk desk,
+        Giving giving,
+        SchoolStore schools,
+        WeekStore weeks,
+        AssignmentStore assignments
+    )
+    {
+        var room = await giving.Class(classId, Deed.Assign);
+        var today = await desk.Today();
+        var terms = TermsOf(request, today);
+        var chosen = Giving.Chosen(room, request.ReaderIds).Select(r => r.Id).ToHashSet();
+        var texts = Wanted(request).Select(w => w.TextId).Distinct().ToList();
+        var drafts = await assignments.DraftsOf(texts, classId);
+        var meant = await weeks.MeantBy([.. drafts.Select(d => d.Id)]);
+        var elsewhere = drafts
+            .Select(d => (d.Title, Readers: room.Meant(meant[d.Id].Aims)))
+            .Where(d => d.Readers.Any(r => !chosen.Contains(r.Id)));
+        var titles = await giving.Titles(texts);
+        return
+        [
+            .. GivingNotes.Days(terms, today, (await schools.Year(room.Place.SchoolYearId)).Calendar),
+            .. GivingNotes.Incomplete(chosen, room.InOrder.Select(g => new NamedGroup(g.Name, g.ReaderIds))),
+            .. GivingNotes.Planned(elsewhere.Select(d => (d.Title, room.Said(d.Readers)))),
+            .. GivingNotes.LevelsSaid(titles, terms),
+        ];
+    }
+}
