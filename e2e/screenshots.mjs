@@ -3,7 +3,6 @@ import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import config from './playwright.config.mjs';
 import { assignments, choose, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
-import { zip } from './zip.mjs';
 
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
 mkdirSync(out, { recursive: true });
@@ -42,6 +41,11 @@ await desk.getByRole('link', { name: 'The Mill That Waits' }).click();
 await desk.getByRole('heading', { name: /^Depth/ }).waitFor();
 await desk.getByText('Why does Mrs. Dunmore wait before she turns the handle?').click();
 await shot(desk, 'text');
+await desk.getByRole('button', { name: 'Assign…' }).click();
+await desk.getByLabel('Directions for readers').fill('Stop after each page and say what happened.');
+await desk.getByRole('button', { name: /^Assign to \d+ readers$/ }).waitFor();
+await shot(desk, 'assign');
+await desk.keyboard.press('Escape');
 await desk.getByRole('button', { name: 'More' }).click();
 await desk.getByRole('menuitem', { name: 'Duplicate' }).click();
 await desk.getByRole('heading', { name: /^Edit/ }).waitFor();
@@ -147,22 +151,6 @@ await lead.getByRole('heading', { name: 'Readers of the school' }).waitFor();
 await place(lead, 'Windows');
 await choose(lead.getByRole('combobox', { name: /^Window/ }), 1);
 await shot(lead, 'windows');
-await place(lead, 'Roster files');
-await lead.getByLabel('Choose OneRoster zip').setInputFiles({
-  name: 'ellery-sound.zip',
-  mimeType: 'application/zip',
-  buffer: zip({
-    'classes.csv': 'sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n',
-    'users.csv':
-      'sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Siobhán,O’Hara,02,\nu3,Ravi,Patel,99,\nu4,<i>Max</i>,Muster,03,\nu5,Selma,Aydın,05,\nt1,Pia,Lund,,pia.lund@port-ellery.example\n',
-    'roles.csv': 'userSourcedId,role\nu1,student\nu2,student\nu3,student\nu4,student\nu5,student\nt1,teacher\n',
-    'enrollments.csv':
-      'sourcedId,classSourcedId,userSourcedId,role,beginDate,endDate\ne1,c1,u1,student,,\ne2,c1,u2,student,2026-10-01,2026-09-01\ne3,c9,u3,student,,\ne4,c1,t1,teacher,,\ne5,c2,u5,student,,\n',
-  }),
-});
-await lead.getByRole('heading', { name: /to fix/ }).waitFor();
-await shot(lead, 'import');
-await lead.getByRole('button', { name: 'Discard import' }).click();
 
 const child = await open();
 await reader(child);
