@@ -158,3 +158,31 @@ test('a wrong text is swapped with four presses for those who have not begun', a
   await expect(page.getByText('The text they had before is back.')).toBeVisible();
   await expect(plate).toBeVisible();
 });
+
+test('a week of three texts for each group is suggested, drafted and assigned with at most twelve presses', async ({
+  page,
+}) => {
+  await teacher(page);
+  await place(page, 'Assignments');
+  const { press, count } = presses();
+  await press(page.getByRole('button', { name: 'Week after' }));
+  await press(page.getByRole('button', { name: 'Suggest texts…' }));
+  const dialog = page.getByRole('dialog');
+  await press(dialog.getByRole('radio', { name: '3 texts' }));
+  const groups = dialog.getByRole('region');
+  const kelp = groups.first();
+  await expect(kelp.getByRole('checkbox')).toHaveCount(3);
+  await axe(page, 'texts for each group');
+  // One that is not wanted is taken out, and the next best comes.
+  const unwanted = await kelp.getByRole('checkbox').first().getAttribute('id');
+  await press(kelp.getByRole('checkbox').first());
+  await expect(kelp.locator(`[id="${unwanted}"]`)).toHaveCount(0);
+  const save = dialog.getByRole('button', { name: /^Save \d+ drafts$/ });
+  const saved = await save.textContent();
+  await press(save);
+  await expect(page.getByText(saved.replace('Save', 'Saved'))).toBeVisible();
+  await press(page.getByRole('button', { name: /^Assign \d+ drafts…/ }));
+  await press(dialog.getByRole('button', { name: /^Assign \d+ drafts$/ }));
+  await expect(page.getByText(/^Assigned \d+ drafts/)).toBeVisible();
+  expect(count()).toBeLessThanOrEqual(12);
+});

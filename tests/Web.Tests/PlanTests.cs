@@ -512,4 +512,61 @@ public sealed class PlanTests(Harness harness)
         await Undo(ana, changed);
         await line.Hear();
     }
+
+    [Fact]
+    public async Task Texts_are_suggested_for_groups_and_drafted_in_one_step()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 4);
+        string[] ids = [.. room.Readers.Select(r => r.Id)];
+        (await ana.Get($"/api/classes/{room.Id}/week/suggestions")).AsArray().ShouldBeEmpty("there are no groups yet");
+        await ana.Stored(
+            $"/api/classes/{room.Id}/groups",
+            new
+            {
+                groups = new[]
+                {
+                    new { name = "Kelp", readerIds = ids[..2] },
+                    new { name = "Mill", readerIds = ids[2..] },
+                },
+            }
+        );
+        var found = (await ana.Get($"/api/classes/{room.Id}/week/suggestions?each=3")).AsArray();
+        found.Count.ShouldBe(2);
+        var texts = found.SelectMany(g => g!["texts"]!.AsArray()).ToList();
+        texts.Count.ShouldBe(6);
+        texts.Select(t => (string)t!["textId"]!).Distinct().Count().ShouldBe(6);
+
+        object Drafts(DateOnly from) =>
+            new
+            {
+                attempts = 2,
+                drafts = found.SelectMany(g =>
+                    g!["texts"]!
+                        .AsArray()
+                        .Select(t => new
+                        {
+                            id = Guid.NewGuid(),
+                            textId = (string)t!["textId"]!,
+                            readerIds = g["readerIds"]!.AsArray().Select(r => (string)r!),
+                            visibleFrom = from,
+                            dueOn = from.AddDays(2),
+                        })
+                ),
+            };
+        var made = await ana.Posted($"/api/classes/{room.Id}/drafts", Drafts(Today));
+        ((int)made["done"]!).ShouldBe(6);
+        (await Plates(ana, room)).Count.ShouldBe(6);
+        var after = (await ana.Get($"/api/classes/{room.Id}/week/suggestions?each=3"))
+            .AsArray()
+            .SelectMany(g => g!["texts"]!.AsArray())
+            .Select(t => (string)t!["textId"]!);
+        after
+            .Intersect(texts.Select(t => (string)t!["textId"]!))
+            .ShouldBeEmpty("what is planned is not suggested again");
+        await Undo(ana, made);
+        (await Plates(ana, room)).ShouldBeEmpty();
+        ((int)(await ana.Post($"/api/classes/{room.Id}/drafts", Drafts(Today.AddDays(-5)))).StatusCode).ShouldBe(422);
+        (await Plates(ana, room)).ShouldBeEmpty("all or nothing");
+    }
 }

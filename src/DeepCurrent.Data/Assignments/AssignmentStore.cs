@@ -187,6 +187,39 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             )
         ).AsList();
 
+    /// <summary>Texts that readers have or had, by reader.</summary>
+    public async Task<ILookup<ReaderId, TextId>> HadBy(IReadOnlyCollection<ReaderId> readerIds) =>
+        (
+            await db.All<(ReaderId Reader, TextId Text)>(
+                $"""
+                select distinct k.reader_id, y.text_id
+                from ticket k join task y on y.id = k.task_id
+                where k.reader_id = any(@readerIds)
+                  and k.state not in ({TicketStates.TakenBack}, {TicketStates.Closed})
+                union
+                select n.reader_id, s.text_id
+                from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
+                where n.reader_id = any(@readerIds) and s.text_id is not null
+                limit 200000
+                """,
+                new { readerIds = readerIds.ToArray() }
+            )
+        ).ToLookup(x => x.Reader, x => x.Text);
+
+    /// <summary>Texts that are drafted in a class, or lie ahead in it.</summary>
+    public async Task<IReadOnlySet<TextId>> Planned(ClassId classId, DateOnly from) =>
+        (
+            await db.All<TextId>(
+                """
+                select distinct y.text_id
+                from assignment a join task y on y.assignment_id = a.id
+                where a.class_id = @classId and not a.chosen and (a.draft or a.visible_from >= @from)
+                limit 5000
+                """,
+                new { classId, from }
+            )
+        ).ToHashSet();
+
     /// <summary>Versions that were chosen by hand, by assignment and reader.</summary>
     public async Task<IReadOnlyDictionary<AssignmentId, IReadOnlyDictionary<ReaderId, VersionId>>> Locked(
         IReadOnlyCollection<AssignmentId> ids

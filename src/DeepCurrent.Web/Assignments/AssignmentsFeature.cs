@@ -36,5 +36,6 @@ public sealed class AssignmentsFeature : IFeature
         TicketDayEndpoints.Map(api);
         AsReaderEndpoints.Map(api);
         CalendarEndpoints.Map(api);
+        SuggestEndpoints.Map(api);
     }
 }

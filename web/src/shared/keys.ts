@@ -67,6 +67,7 @@ export const keys = {
   copies: ['copies'] as const,
 
   assignments: (classId: string, asked: object) => ['assignments', classId, 'all', asked] as const,
+  suggestions: (classId: string) => ['assignments', classId, 'suggestions'] as const,
   notes: (classId: string, about: unknown) => ['assignments', classId, 'notes', about] as const,
   calendar: (classId: string, readerId: string | undefined) => ['calendar', classId, readerId ?? ''] as const,
   home: (classId: string, readerId: string) => ['assignments', classId, 'home', readerId] as const,

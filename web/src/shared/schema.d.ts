@@ -6156,6 +6156,86 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/week/suggestions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          each?: number;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SuggestedForGroup'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/drafts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DraftWeekRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/my/tickets': {
     parameters: {
       query?: never;
@@ -8647,6 +8727,11 @@ export interface components {
       /** Format: date-time */
       savedAt: null | string;
     };
+    DraftWeekRequest: {
+      drafts: components['schemas']['NewDraft'][];
+      /** Format: int32 */
+      attempts: number;
+    };
     DraftsRequest: {
       assignmentIds: components['schemas']['AssignmentId'][];
     };
@@ -9568,6 +9653,15 @@ export interface components {
       textId?: null | components['schemas']['TextId'];
       title: string;
       codes: string[];
+    };
+    NewDraft: {
+      id: components['schemas']['AssignmentId'];
+      textId: components['schemas']['TextId'];
+      readerIds: components['schemas']['ReaderId'][];
+      /** Format: date */
+      visibleFrom: string;
+      /** Format: date */
+      dueOn?: null | string;
     };
     NewGroup: {
       name: string;
@@ -10661,6 +10755,25 @@ export interface components {
       mean: components['schemas']['Probability'];
       low: components['schemas']['Probability'];
       high: components['schemas']['Probability'];
+    };
+    SuggestedForGroup: {
+      groupId: components['schemas']['GroupId'];
+      name: string;
+      readerIds: components['schemas']['ReaderId'][];
+      texts: components['schemas']['SuggestedText'][];
+    };
+    SuggestedText: {
+      textId: components['schemas']['TextId'];
+      title: string;
+      topic: string;
+      fiction: boolean;
+      depths: number[];
+      /** Format: int32 */
+      within: number;
+      /** Format: int32 */
+      had: number;
+      /** Format: int32 */
+      tooDeep: number;
     };
     /** @description A word that may be worth keeping. */
     SuggestedWord: {

@@ -14,6 +14,7 @@ import { daysOfWeek, useWeekShown, WeekSteps } from '../WeekSteps';
 import { CalendarDialog } from './CalendarDialog';
 import { GiveDrafts } from './GiveDrafts';
 import { PlatePanel } from './PlatePanel';
+import { SuggestTexts } from './SuggestTexts';
 import { useWeek, usePlan, type WeekData } from './useWeek';
 import { WeekGrid } from './WeekGrid';
 import { WeekKey } from './WeekKey';
@@ -57,11 +58,16 @@ const inWeek = (d: WeekData, monday: string) =>
 function Deeds({ data, classId, monday }: { data: WeekData; classId: string; monday: string }) {
   const plan = usePlan(classId);
   const [giving, setGiving] = useState(false);
+  const [suggesting, setSuggesting] = useState(false);
   const next = addDays(monday, daysOfWeek);
   const here = inWeek(data, monday);
   const drafts = data.plates.filter((p) => p.assignment.draft);
   return (
     <>
+      <Button onClick={() => setSuggesting(true)}>{t('Suggest texts…')}</Button>
+      {suggesting && (
+        <SuggestTexts d={data} monday={monday} classId={classId} plan={plan} close={() => setSuggesting(false)} />
+      )}
       <Button
         disabled={here.length === 0}
         onClick={() =>

@@ -68,6 +68,16 @@ export function usePlan(classId: string) {
       );
       return { changeId: made.changeId, summary: made.summary, done: made.texts, left: 0 };
     },
+    /** Several drafts in one step. */
+    draftWeek: (
+      drafts: { textId: string; readerIds: string[]; visibleFrom: string; dueOn: string | null }[],
+    ): Promise<Done> =>
+      ok(
+        api.POST('/classes/{classId}/drafts', {
+          params: { path },
+          body: { attempts: usualTries, drafts: drafts.map((x) => ({ ...x, id: idFor(['week', x]) })) },
+        }),
+      ),
     discard: (assignmentIds: string[]) =>
       ok(api.POST('/classes/{classId}/drafts/discard', { params: { path }, body: { assignmentIds } })),
     copy: (assignmentIds: string[], days: number) =>
