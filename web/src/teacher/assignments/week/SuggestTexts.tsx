@@ -69,21 +69,18 @@ function Choose({
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const days = d.days.filter((x) => !x.off && x.day >= monday && x.day >= d.today && x.day < weekAfter(d, monday));
-  const stretches = spread(
-    days.map((x) => x.day),
-    each,
-  );
-  const chosen = groups.map((g) => ({
-    group: g,
-    texts: g.texts.filter((x) => !passed.includes(x.textId)).slice(0, each),
-  }));
+  const open = days.map((x) => x.day);
+  const chosen = groups.map((group) => {
+    const texts = group.texts.filter((x) => !passed.includes(x.textId)).slice(0, each);
+    return { group, texts, stretches: spread(open, texts.length) };
+  });
   const count = chosen.reduce((n, c) => n + c.texts.length, 0);
   const draft = async () => {
     setBusy(true);
     try {
       await plan.tell(
         plan.draftWeek(
-          chosen.flatMap(({ group, texts }) =>
+          chosen.flatMap(({ group, texts, stretches }) =>
             texts.map((x, i) => ({
               textId: x.textId,
               readerIds: group.readerIds,
@@ -116,7 +113,7 @@ function Choose({
         />
       </div>
       {days.length === 0 && <p role="status">{t('This week has no school day left. Go to a later week.')}</p>}
-      {chosen.map(({ group, texts }) => (
+      {chosen.map(({ group, texts, stretches }) => (
         <section key={group.groupId} aria-label={group.name} className="border-line grid gap-1 border-t pt-2">
           <h3>
             {group.name} <small>{t('{{count}} readers', { count: group.readerIds.length })}</small>
@@ -130,7 +127,9 @@ function Choose({
               out={() => pass([...passed, x.textId])}
             />
           ))}
-          {texts.length === 0 && <p>{t('No text fits most of this group and is new to it.')}</p>}
+          {texts.length < each && (
+            <p className="text-sm">{t('No more texts fit most of this group and are new to it.')}</p>
+          )}
         </section>
       ))}
       {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
