@@ -5,7 +5,7 @@ import { api, ok } from '../../../shared/api';
 import { dayOf, fm, minutes, percent, timeOf } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
 import { isDone, isOpen, ticketWords } from '../../../shared/ticketStates';
-import { t } from '../../../shared/words';
+import { phrase, t, type Phrase } from '../../../shared/words';
 import type { ClassData } from '../../classQueries';
 import { markName, TideMarks } from '../../../ui/TideMarks';
 import { Button } from '../../../ui/Button';
@@ -97,6 +97,13 @@ export function TicketPanel({
   );
 }
 
+/** Why some of it cannot be done. */
+function whyNot(k: Place): Phrase {
+  if (k.state === 'Closed') return phrase('It is closed. A later due day opens it again.');
+  if (isDone(k.state)) return phrase('What is handed in is not taken back.');
+  return phrase('Assign again and Send back wait for work handed in.');
+}
+
 /** What can be done with a ticket; what cannot says why. */
 function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boolean; today: string }) {
   const plan = usePlan(classId);
@@ -122,7 +129,10 @@ function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boo
           {k.state === 'TakenBack' ? (
             <Button onClick={() => void plan.quietly(plan.tickets('Restore', [k.id]))}>{t('Restore')}</Button>
           ) : (
-            <Button disabled={handedIn} onClick={() => void plan.quietly(plan.tickets('TakeBack', [k.id]))}>
+            <Button
+              disabled={handedIn || k.state === 'Closed'}
+              onClick={() => void plan.quietly(plan.tickets('TakeBack', [k.id]))}
+            >
               {t('Take back')}
             </Button>
           )}
@@ -132,11 +142,7 @@ function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boo
           <Button disabled={!isOpen(k.state) || k.reminded} onClick={() => void plan.quietly(plan.remind([k.id]))}>
             {k.reminded ? t('Reminded') : t('Remind')}
           </Button>
-          <p className="col-span-2 text-sm">
-            {handedIn
-              ? t('What is handed in is not taken back.')
-              : t('Assign again and Send back wait for work handed in.')}
-          </p>
+          <p className="col-span-2 text-sm">{t(whyNot(k))}</p>
         </>
       )}
       {shown === 'sendBack' && <SendBack plan={plan} ticketIds={[k.id]} close={() => show(null)} />}
