@@ -147,7 +147,14 @@ public sealed class WeekStore(NpgsqlDataSource db)
         );
 
     /// <summary>Schools in which something is planned for readers, with what time it is there.</summary>
-    public async Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> Planning()
+    public Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> Planning() =>
+        SchoolsWith($"k.state = {TicketStates.Planned}");
+
+    /// <summary>Schools in which something closes that readers still have, with what time it is there.</summary>
+    public Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> ClosingSchools() =>
+        SchoolsWith("a.closes_on is not null and k.state = any(@waits)");
+
+    private async Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> SchoolsWith(string ticket)
     {
         var schools = await db.All<(SchoolId Id, string TimeZone)>(
             $"""
@@ -155,27 +162,10 @@ public sealed class WeekStore(NpgsqlDataSource db)
             from school s
             where exists (
               select 1
-              from class c join ticket k on k.class_id = c.id
-              where c.school_id = s.id and k.state = {TicketStates.Planned})
-            limit 10000
-            """
-        );
-        return [.. schools.Select(s => (s.Id, new SchoolClock(s.TimeZone)))];
-    }
-
-    /// <summary>Schools in which something closes that readers still have, with what time it is there.</summary>
-    public async Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> ClosingSchools()
-    {
-        var schools = await db.All<(SchoolId Id, string TimeZone)>(
-            """
-            select s.id, s.time_zone
-            from school s
-            where exists (
-              select 1
               from class c
                 join ticket k on k.class_id = c.id
                 join assignment a on a.id = k.assignment_id
-              where c.school_id = s.id and a.closes_on is not null and k.state = any(@waits))
+              where c.school_id = s.id and {ticket})
             limit 10000
             """,
             new { waits = TicketStates.Waits }

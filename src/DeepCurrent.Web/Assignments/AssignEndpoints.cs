@@ -119,9 +119,10 @@ public static class AssignEndpoints
         // The same request again, after a lost answer, is what it was.
         if (await assignments.Given([.. rooms.SelectMany(r => r.Wanted).Select(w => w.Id)], rooms.Keys()) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
+        var titles = await giving.Titles([.. rooms.SelectMany(r => r.Wanted).Select(w => w.TextId).Distinct()]);
         var given = new List<Prepared>();
         foreach (var room in rooms)
-            given.AddRange(await Prepare(room, request, terms, desk, giving));
+            given.AddRange(await Prepare(room, titles, request, terms, desk, giving));
         if (given.Count == 0)
             throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
         var ids = given.Select(g => g.Assignment.Id).ToList();
@@ -178,6 +179,7 @@ public static class AssignEndpoints
     /// <summary>What is given in one class: a text a piece, to those who have not had it.</summary>
     private static async Task<IReadOnlyList<Prepared>> Prepare(
         GivenIn at,
+        IReadOnlyDictionary<TextId, string> titles,
         AssignRequest request,
         AssignmentTerms terms,
         Desk desk,
@@ -188,7 +190,6 @@ public static class AssignEndpoints
         var prepared = new List<Prepared>();
         foreach (var w in at.Wanted)
         {
-            var title = await giving.TitleOf(w.TextId);
             var tickets = Giving.Tickets(fits[w.TextId], w.Versions, request.SkipGiven);
             if (tickets.Count == 0)
                 continue;
@@ -210,7 +211,7 @@ public static class AssignEndpoints
                 Aims = at.Room.AimsOf(at.Chosen),
                 Tickets = request.Draft == true ? [] : tickets,
             };
-            prepared.Add(new(title, assignment));
+            prepared.Add(new(titles[w.TextId], assignment));
         }
         return prepared;
     }
@@ -314,7 +315,7 @@ public static class AssignEndpoints
             .. GivingNotes.Days(terms, today, (await schools.Year(room.Place.SchoolYearId)).Calendar),
             .. GivingNotes.Incomplete(chosen, room.InOrder.Select(g => new NamedGroup(g.Name, g.ReaderIds))),
             .. GivingNotes.Planned(elsewhere.Select(d => (d.Title, room.Said(d.Readers)))),
-            .. GivingNotes.LevelsSaid(titles, terms),
+            .. GivingNotes.LevelsSaid(titles.Values, terms),
         ];
     }
 }

@@ -112,27 +112,28 @@ public sealed class Giving(
     }
 
     /// <summary>The title of a text that can be given.</summary>
-    public async Task<string> TitleOf(TextId textId)
+    public async Task<string> TitleOf(TextId textId) => (await Titles([textId]))[textId];
+
+    /// <summary>The titles of texts that can be given: the asker sees them and they have a quiz. All are asked for at
+    /// once.</summary>
+    public async Task<IReadOnlyDictionary<TextId, string>> Titles(IReadOnlyCollection<TextId> textIds)
     {
-        var title = (await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
-        await Asks(textId, title);
-        return title;
+        var found = await texts.Some(textIds, desk.Who.SchoolId, desk.Who.Adult, null);
+        if (textIds.Distinct().Count() > found.Count)
+            throw Refused.NotFound();
+        if (found.FirstOrDefault(t => t.Questions == 0) is { } bare)
+            throw WithoutQuiz(bare.Title);
+        return found.ToDictionary(t => t.Id, t => t.Title);
     }
 
-    /// <summary>The titles of texts the school has.</summary>
-    public async Task<IReadOnlyList<string>> Titles(IEnumerable<TextId> textIds)
-    {
-        var titles = new List<string>();
-        foreach (var id in textIds)
-            titles.Add((await texts.Find(id, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title);
-        return titles;
-    }
+    private static Refused WithoutQuiz(string title) =>
+        Refused.Field("textIds", $"“{title}” has no quiz yet. Add one, or choose another text.");
 
     /// <summary>Refuses a text that has no quiz.</summary>
     public async Task Asks(TextId textId, string title)
     {
         if ((await texts.Questions(textId)).All(q => q.OnTheWay))
-            throw Refused.Field("textIds", $"“{title}” has no quiz yet. Add one, or choose another text.");
+            throw WithoutQuiz(title);
     }
 
     /// <summary>A ticket for each reader.</summary>

@@ -114,12 +114,12 @@ public static class SuggestEndpoints
             .If(request.Drafts is not { Count: > 0 and <= MostDrafts }, "drafts", $"Choose 1 to {MostDrafts} texts.")
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
             .Refuse();
+        _ = await giving.Titles([.. request.Drafts.Select(d => d.TextId).Distinct()]);
         var drafts = new List<NewAssignment>();
         foreach (var d in request.Drafts)
         {
             var terms = new AssignmentTerms(d.VisibleFrom, d.DueOn);
             new Faults().Of(terms.Faults(today)).Refuse();
-            await giving.TitleOf(d.TextId);
             drafts.Add(
                 new()
                 {

@@ -8,6 +8,7 @@ import { useLater } from '../../shared/useLater';
 import { phrase, t, type Phrase } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { AssignmentTabs } from './AssignmentTabs';
+import { optionsOf } from './terms';
 import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
@@ -68,8 +69,6 @@ const orderWords: Record<Order, Phrase> = {
   Due: phrase('due last first'),
   Title: phrase('title'),
 };
-const options = <K extends string>(words: Record<K, Phrase>) =>
-  (Object.keys(words) as K[]).map((value) => ({ value, label: t(words[value]) }));
 const page = 50;
 
 /** Everything given to the class, a page at a time, and how far it is. */
@@ -104,8 +103,8 @@ export default function Assignments() {
               value={words}
               set={setWords}
             />
-            <Select label={t('Show')} inline value={shown} set={setShown} options={options(shownWords)} />
-            <Select label={t('Sort by')} inline value={order} set={setOrder} options={options(orderWords)} />
+            <Select label={t('Show')} inline value={shown} set={setShown} options={optionsOf(shownWords)} />
+            <Select label={t('Sort by')} inline value={order} set={setOrder} options={optionsOf(orderWords)} />
           </>
         }
       />

@@ -24,10 +24,11 @@ const placeWords: Record<Terms['place'], Phrase> = {
   AtHome: phrase('At home'),
 };
 
-const options = <K extends string>(words: Record<K, Phrase>) =>
+/** The choices of a closed set, in its order. */
+export const optionsOf = <K extends string>(words: Record<K, Phrase>) =>
   (Object.keys(words) as K[]).map((value) => ({ value, label: t(words[value]) }));
-export const needOptions = () => options(needWords);
-export const placeOptions = () => options(placeWords);
+export const needOptions = () => optionsOf(needWords);
+export const placeOptions = () => optionsOf(placeWords);
 
 /** What is not usual about an assignment: what readers need not do, where it is done, when it closes. */
 export const unusual = (a: Terms) =>

@@ -158,7 +158,10 @@ export function PlateCard({
 const Tail = ({ from, to, lane }: { from: number; to: number; lane: number }) => (
   <i
     aria-hidden
-    className="border-ink pointer-events-none z-1 h-2.5 self-center border-r-2 bg-[linear-gradient(var(--color-ink),var(--color-ink))] bg-[length:100%_1px] bg-center bg-no-repeat"
+    className={
+      'border-ink pointer-events-none z-1 h-2.5 self-center border-r-2 bg-[length:100%_1px] bg-center bg-no-repeat ' +
+      'bg-[linear-gradient(var(--color-ink),var(--color-ink))]'
+    }
     style={{ gridColumn: `${from + 1} / ${to + 2}`, gridRow: lane + 1 }}
   />
 );
