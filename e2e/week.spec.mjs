@@ -166,7 +166,8 @@ test('a week of three texts for each group is suggested, drafted and assigned wi
   await place(page, 'Assignments');
   const { press, count } = presses();
   await press(page.getByRole('button', { name: 'Week after' }));
-  await press(page.getByRole('button', { name: 'Suggest texts…' }));
+  await press(page.getByRole('button', { name: 'Add', exact: true }));
+  await press(page.getByRole('menuitem', { name: 'Suggested texts…' }));
   const dialog = page.getByRole('dialog');
   await press(dialog.getByRole('radio', { name: '3 texts' }));
   const groups = dialog.getByRole('region');

@@ -59,7 +59,7 @@ public sealed class AssignmentPages(NpgsqlDataSource db)
         {
             AssignmentsOrder.Latest => "a.assigned_at desc",
             AssignmentsOrder.Due => "a.due_on desc nulls last",
-            AssignmentsOrder.Title => "lower(t.title)",
+            AssignmentsOrder.Title => $"lower({TaskSql.Title})",
             _ => throw new ArgumentOutOfRangeException(nameof(order), order, "There is no such order."),
         };
 
@@ -70,14 +70,14 @@ public sealed class AssignmentPages(NpgsqlDataSource db)
             select a.id, count(*) over ()::int
             from assignment a
               join lateral (
-                select text_id
+                select text_id, content
                 from task
                 where assignment_id = a.id
                 order by position desc
                 limit 1) y on true
-              join text t on t.id = y.text_id
+              left join text t on t.id = y.text_id
             where a.class_id = @classId
-              and (@Words = '' or strpos(lower(t.title || ' ' || a.heading), lower(@Words)) > 0)
+              and (@Words = '' or strpos(lower({TaskSql.Title} || ' ' || a.heading), lower(@Words)) > 0)
               and {Condition(asked.Shown)}
             order by {Sort(asked.Order)}, a.id desc
             limit {PageSize} offset @From

@@ -24,7 +24,10 @@ public sealed record AssignmentRow
     /// <summary>What is to be done: where the text was swapped, the task that came last.</summary>
     public required TaskId TaskId { get; init; }
 
-    public required TextId TextId { get; init; }
+    public required TaskKind Kind { get; init; }
+
+    /// <summary>Null where the task is about no text.</summary>
+    public required TextId? TextId { get; init; }
 
     public required string Title { get; init; }
 
@@ -97,13 +100,14 @@ public sealed record TicketRow
 
     public required string FamilyName { get; init; }
 
-    public required string Version { get; init; }
+    /// <summary>Null, as its depth and the forecast, where the task is about no text.</summary>
+    public required string? Version { get; init; }
 
-    public required Fathoms VersionDepth { get; init; }
+    public required Fathoms? VersionDepth { get; init; }
 
     public required TicketState State { get; init; }
 
-    public required Probability Forecast { get; init; }
+    public required Probability? Forecast { get; init; }
 
     public required int Page { get; init; }
 
@@ -126,8 +130,18 @@ public sealed record TicketRow
     public required double? AfterSd { get; init; }
 }
 
-/// <summary>A ticket with the class and the text it is of.</summary>
-public sealed record PlacedTicket(TicketRow Ticket, ClassId ClassId, TextId TextId, string Title, DateOnly? DueOn);
+/// <summary>A ticket with the class and the task it is of.</summary>
+/// <param name="TextId">Null where the task is about no text.</param>
+/// <param name="Content">What it is about then.</param>
+public sealed record PlacedTicket(
+    TicketRow Ticket,
+    ClassId ClassId,
+    TaskKind Kind,
+    TextId? TextId,
+    TaskContent? Content,
+    string Title,
+    DateOnly? DueOn
+);
 
 /// <summary>A text's use in a class, for the chart.</summary>
 /// <param name="Depth">Mean depth of the versions given.</param>
@@ -147,8 +161,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             """
             select (array_agg(a.id order by array_position(@ids, a.id)))[1] as assignment_id, h.id as change_id, h.summary,
                    sum((select count(*) from ticket k where k.assignment_id = a.id))::int as tickets,
-                   count(distinct (select y.text_id from task y where y.assignment_id = a.id and y.position = 0))::int
-                     as texts
+                   count(distinct (
+                     select coalesce(y.text_id, y.id)
+                     from task y
+                     where y.assignment_id = a.id and y.position = 0))::int as texts
             from assignment a
               join class c on c.id = a.class_id
               join change h on h.school_id = c.school_id
@@ -195,6 +211,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 select distinct k.reader_id, y.text_id
                 from ticket k join task y on y.id = k.task_id
                 where k.reader_id = any(@readerIds)
+                  and y.text_id is not null
                   and k.state not in ({TicketStates.TakenBack}, {TicketStates.Closed})
                 union
                 select n.reader_id, s.text_id
@@ -213,21 +230,23 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 """
                 select distinct y.text_id
                 from assignment a join task y on y.assignment_id = a.id
-                where a.class_id = @classId and not a.chosen and (a.draft or a.visible_from >= @from)
+                where a.class_id = @classId
+                  and y.text_id is not null
+                  and not a.chosen
+                  and (a.draft or a.visible_from >= @from)
                 limit 5000
                 """,
                 new { classId, from }
             )
         ).ToHashSet();
 
-    /// <summary>Versions that were chosen by hand, by assignment and reader.</summary>
-    public async Task<IReadOnlyDictionary<AssignmentId, IReadOnlyDictionary<ReaderId, VersionId>>> Locked(
-        IReadOnlyCollection<AssignmentId> ids
-    ) =>
+    /// <summary>What is to be done in some assignments: where the text was swapped, the task that came last.</summary>
+    public async Task<IReadOnlyDictionary<AssignmentId, NewTask>> Tasks(IReadOnlyCollection<AssignmentId> ids) =>
         (
-            await db.All<(AssignmentId Id, string Locked)>(
+            await db.All<TaskFlat>(
                 """
-                select distinct on (assignment_id) assignment_id, locked::text
+                select distinct on (assignment_id) assignment_id, id, kind, text_id, attempts, on_the_way, aloud,
+                  locked::text as locked, content::text as content, questions
                 from task
                 where assignment_id = any(@ids)
                 order by assignment_id, position desc
@@ -235,10 +254,36 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 """,
                 new { ids = ids.ToArray() }
             )
-        ).ToDictionary(
-            x => x.Id,
-            IReadOnlyDictionary<ReaderId, VersionId> (x) => Database.FromJson<Dictionary<ReaderId, VersionId>>(x.Locked)
-        );
+        ).ToDictionary(x => x.AssignmentId, x => x.Task());
+
+    private sealed record TaskFlat(
+        AssignmentId AssignmentId,
+        TaskId Id,
+        TaskKind Kind,
+        TextId? TextId,
+        int Attempts,
+        bool OnTheWay,
+        bool Aloud,
+        string Locked,
+        string? Content,
+        QuestionId[]? Questions
+    )
+    {
+        public NewTask Task() =>
+            new(
+                Id,
+                TextId,
+                Attempts,
+                OnTheWay,
+                Aloud,
+                Database.FromJson<Dictionary<ReaderId, VersionId>>(Locked),
+                Kind,
+                ContentOf(Content),
+                Questions
+            );
+    }
+
+    private static TaskContent? ContentOf(string? json) => json is null ? null : Database.FromJson<TaskContent>(json);
 
     /// <summary>Drafts of some texts in a class.</summary>
     public Task<IReadOnlyList<AssignmentRow>> DraftsOf(IReadOnlyCollection<TextId> textIds, ClassId classId) =>
@@ -281,28 +326,40 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     public async Task<PlacedTicket?> Ticket(TicketId ticketId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var place = await c.QuerySingleOrDefaultAsync<(ClassId ClassId, TextId TextId, string Title, DateOnly? DueOn)>(
-            """
-            select k.class_id, y.text_id, t.title, coalesce(k.due_on, a.due_on)
+        var place = await c.QuerySingleOrDefaultAsync<PlaceFlat>(
+            $"""
+            select k.class_id, y.kind, y.text_id, y.content::text as content, {TaskSql.Title} as title,
+              coalesce(k.due_on, a.due_on) as due_on
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id
-              join text t on t.id = y.text_id
+              left join text t on t.id = y.text_id
               join class c on c.id = k.class_id
             where k.id = @ticketId and c.school_id = @schoolId
             """,
             new { ticketId, schoolId }
         );
-        if (place.ClassId == default)
+        if (place is null)
             return null;
         return new(
             await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }),
             place.ClassId,
+            place.Kind,
             place.TextId,
+            ContentOf(place.Content),
             place.Title,
             place.DueOn
         );
     }
+
+    private sealed record PlaceFlat(
+        ClassId ClassId,
+        TaskKind Kind,
+        TextId? TextId,
+        string? Content,
+        string Title,
+        DateOnly? DueOn
+    );
 
     /// <summary>Which readers had which of some texts before, and how.</summary>
     public async Task<IReadOnlyDictionary<(TextId, ReaderId), EarlierReading>> Given(
@@ -374,12 +431,12 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         ).ToList();
         var heads = (
             await c.QueryAsync<(TicketId Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>(
-                """
-                select k.id, t.title, a.assigned_at, coalesce(k.due_on, a.due_on)
+                $"""
+                select k.id, {TaskSql.Title}, a.assigned_at, coalesce(k.due_on, a.due_on)
                 from ticket k
                   join assignment a on a.id = k.assignment_id
                   join task y on y.id = k.task_id
-                  join text t on t.id = y.text_id
+                  left join text t on t.id = y.text_id
                 where k.reader_id = @readerId
                 limit 2000
                 """,
@@ -435,10 +492,12 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     {
         return await db.All<ClassReading>(
             $"""
-            select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
+            select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast,
+                   case when y.kind = '{nameof(TaskKind.Quiz)}' then 0 else v.words end as words,
                    coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
             from enrolment e
               join ticket k on k.reader_id = e.reader_id
+              join task y on y.id = k.task_id
               join version v on v.id = k.version_id
               join text t on t.id = v.text_id
             where e.class_id = @classId
@@ -454,7 +513,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     internal static readonly string RowSql = $"""
-        select a.id, a.class_id, y.id as task_id, y.text_id, t.title, a.assigned_at, p.name as "by", a.draft,
+        select a.id, a.class_id, y.id as task_id, y.kind, y.text_id, {TaskSql.Title} as title, a.assigned_at, p.name as "by", a.draft,
                a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.heading, a.directions, a.note,
                a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
@@ -472,20 +531,20 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                a.chosen
         from assignment a
           join lateral (select * from task where assignment_id = a.id order by position desc limit 1) y on true
-          join text t on t.id = y.text_id
+          left join text t on t.id = y.text_id
           left join adult p on p.id = a.assigned_by
           left join ticket k on k.assignment_id = a.id
         """;
 
     internal const string RowGroups =
-        "group by a.id, y.id, y.text_id, y.attempts, y.on_the_way, y.aloud, t.title, p.name";
+        "group by a.id, y.id, y.kind, y.text_id, y.content, y.attempts, y.on_the_way, y.aloud, t.title, p.name";
 
     private const string TicketSql = """
         select k.id, k.reader_id, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state,
-          k.forecast, k.page, jsonb_array_length(v.pages) as pages,
+          k.forecast, k.page, coalesce(jsonb_array_length(v.pages), 0) as pages,
                k.score, coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds,
                k.opened_at, k.handed_in_at, k.before_mean, k.before_sd, k.after_mean, k.after_sd
-        from ticket k join reader r on r.id = k.reader_id join version v on v.id = k.version_id
+        from ticket k join reader r on r.id = k.reader_id left join version v on v.id = k.version_id
         """;
 }
 

@@ -9,17 +9,24 @@ using Npgsql;
 namespace DeepCurrent.Data.Assignments;
 
 /// <summary>A task for one reader.</summary>
-public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId VersionId, Probability Forecast);
+/// <param name="VersionId">Null, as the forecast, where the task is about no text.</param>
+public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId? VersionId, Probability? Forecast);
 
 /// <summary>One thing to do within an assignment, and how.</summary>
+/// <param name="TextId">Null where it is about no text.</param>
 /// <param name="Locked">Versions chosen by the teacher, by reader; the others get the one that fits.</param>
+/// <param name="Content">What it is about where that is no text.</param>
+/// <param name="Questions">Those of the text's quiz that are asked; null for all.</param>
 public sealed record NewTask(
     TaskId Id,
-    TextId TextId,
+    TextId? TextId,
     int Attempts,
     bool OnTheWay = true,
     bool Aloud = false,
-    IReadOnlyDictionary<ReaderId, VersionId>? Locked = null
+    IReadOnlyDictionary<ReaderId, VersionId>? Locked = null,
+    TaskKind Kind = TaskKind.Text,
+    TaskContent? Content = null,
+    IReadOnlyList<QuestionId>? Questions = null
 );
 
 /// <summary>Something that is given in one act; a draft has no tickets yet.</summary>
@@ -45,7 +52,7 @@ public sealed record NewAssignment
 /// <summary>Writes assignments, inside the transactions that list them.</summary>
 public static class AssignmentWriter
 {
-    /// <summary>Gives a text, or keeps it as a draft where there are no tickets. The same once more changes
+    /// <summary>Gives a task, or keeps it as a draft where there are no tickets. The same once more changes
     /// nothing.</summary>
     /// <param name="today">The school's.</param>
     /// <returns>False where it has been given before, by the same request.</returns>
@@ -97,9 +104,10 @@ public static class AssignmentWriter
     public static Task AddTask(NpgsqlConnection c, NpgsqlTransaction t, AssignmentId assignmentId, NewTask task) =>
         c.ExecuteAsync(
             """
-            insert into task (id, assignment_id, position, text_id, attempts, on_the_way, aloud, locked)
-            select @Id, @assignmentId, coalesce(max(position) + 1, 0), @TextId, @Attempts, @OnTheWay, @Aloud,
-              @locked::jsonb
+            insert into task (
+              id, assignment_id, position, kind, text_id, attempts, on_the_way, aloud, locked, content, questions)
+            select @Id, @assignmentId, coalesce(max(position) + 1, 0), @kind, @TextId, @Attempts, @OnTheWay, @Aloud,
+              @locked::jsonb, @content::jsonb, @questions
             from task
             where assignment_id = @assignmentId
             """,
@@ -107,11 +115,14 @@ public static class AssignmentWriter
             {
                 task.Id,
                 assignmentId,
+                kind = task.Kind.ToString(),
                 task.TextId,
                 task.Attempts,
                 task.OnTheWay,
                 task.Aloud,
                 locked = Database.ToJson(task.Locked ?? new Dictionary<ReaderId, VersionId>()),
+                content = task.Content is null ? null : Database.ToJson(task.Content),
+                questions = task.Questions?.ToArray(),
             },
             t
         );
@@ -146,7 +157,7 @@ public static class AssignmentWriter
                 ids = tickets.Select(k => k.Id).ToArray(),
                 readers = tickets.Select(k => k.ReaderId).ToArray(),
                 versions = tickets.Select(k => k.VersionId).ToArray(),
-                forecasts = tickets.Select(k => k.Forecast.Value).ToArray(),
+                forecasts = tickets.Select(k => k.Forecast?.Value).ToArray(),
                 begins = terms.Begins(today).ToString(),
                 at,
             },

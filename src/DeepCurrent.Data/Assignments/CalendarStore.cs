@@ -79,12 +79,12 @@ public sealed class CalendarStore(NpgsqlDataSource db)
     public Task<IReadOnlyList<CalendarDue>> Due(CalendarOf of, DateOnly today) =>
         db.All<CalendarDue>(
             $"""
-            select a.id, t.title, min(coalesce(case when @ReaderId::uuid is not null then k.due_on end, a.due_on)) as due_on,
+            select a.id, {TaskSql.Title} as title, min(coalesce(case when @ReaderId::uuid is not null then k.due_on end, a.due_on)) as due_on,
               a.revision
             from assignment a
               join ticket k on k.assignment_id = a.id
               join task y on y.id = k.task_id
-              join text t on t.id = y.text_id
+              left join text t on t.id = y.text_id
             where a.class_id = @ClassId
               and not a.draft
               and not a.chosen
@@ -93,7 +93,7 @@ public sealed class CalendarStore(NpgsqlDataSource db)
               and a.due_on >= @since
               and k.state in ({TicketStates.Seen})
               and (@ReaderId::uuid is null or k.reader_id = @ReaderId)
-            group by a.id, t.title
+            group by a.id, {TaskSql.Title}
             order by 3, a.id
             limit 2000
             """,

@@ -30,14 +30,16 @@ public sealed record PlaceRow
 
     public required int Pages { get; init; }
 
-    public required Fathoms Depth { get; init; }
+    /// <summary>Of the version; null, as the forecast, where the task is about no text.</summary>
+    public required Fathoms? Depth { get; init; }
 
-    public required Probability Forecast { get; init; }
+    public required Probability? Forecast { get; init; }
 
     /// <summary>Of the round that is running or was last handed in; null while it has none.</summary>
     public required Probability? Score { get; init; }
 
-    /// <summary>Answers of the quiz so far, in this round.</summary>
+    /// <summary>Answers of the quiz so far, in this round; words that are known of a list, 1 where something is
+    /// written.</summary>
     public required int Answered { get; init; }
 
     public required int TooFast { get; init; }
@@ -121,19 +123,23 @@ public sealed class WeekStore(NpgsqlDataSource db)
     public Task<IReadOnlyList<PlaceRow>> Places(ClassId classId, DateOnly from, DateOnly to) =>
         db.All<PlaceRow>(
             $"""
-            select k.id, k.assignment_id, k.reader_id, k.state, k.round, k.page, jsonb_array_length(v.pages) as pages,
-                   v.depth, k.forecast,
+            select k.id, k.assignment_id, k.reader_id, k.state, k.round, k.page,
+                   coalesce(jsonb_array_length(v.pages), 0) as pages, v.depth, k.forecast,
                    (
                      select d.score
                      from round d
                      where d.ticket_id = k.id and d.score is not null
                      order by d.number desc
                      limit 1) as score,
-                   coalesce(w.answered, 0) as answered, coalesce(w.too_fast, 0) as too_fast, k.opened_at, k.handed_in_at,
+                   coalesce(w.answered, 0) + coalesce((
+                     select jsonb_array_length(jsonb_path_query_array(p.practised, '$[*] ? (@.known == true)'))
+                       + (p.words <> '')::int
+                     from reply p
+                     where p.ticket_id = k.id and p.round = k.round), 0) as answered, coalesce(w.too_fast, 0) as too_fast, k.opened_at, k.handed_in_at,
                    coalesce(k.due_on, a.due_on) as due_on, k.reminded_at is not null as reminded
             from assignment a
               join ticket k on k.assignment_id = a.id
-              join version v on v.id = k.version_id
+              left join version v on v.id = k.version_id
               left join lateral (
                 select count(distinct n.question_id)::int as answered,
                   count(*) filter (where n.attempt = 1 and n.too_fast)::int as too_fast

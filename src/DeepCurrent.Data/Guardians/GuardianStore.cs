@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
@@ -211,13 +212,13 @@ public sealed class GuardianStore(NpgsqlDataSource db)
     {
         return await db.All<ChildReading>(
             $"""
-            select t.title, k.handed_in_at, coalesce(k.due_on, a.due_on) as due_on,
+            select {TaskSql.Title} as title, k.handed_in_at, coalesce(k.due_on, a.due_on) as due_on,
               case when k.state = {TicketStates.Released} then k.score end as score,
               coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id
-              join text t on t.id = y.text_id
+              left join text t on t.id = y.text_id
             where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
             order by coalesce(k.handed_in_at, a.assigned_at) desc
             limit 30

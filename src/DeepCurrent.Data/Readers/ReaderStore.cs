@@ -123,7 +123,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
                 select avg(t.score) filter (where t.handed_in_at > @Now - interval '42 days') as first_try,
                   max(t.handed_in_at) as last_read, count(*) as readings
                 from ticket t
-                where t.reader_id = r.id and t.state = {TicketStates.Released}) w on true
+                where t.reader_id = r.id and t.version_id is not null and t.state = {TicketStates.Released}) w on true
               left join lateral (
                 select g.name
                 from group_member m join guided_group g on g.id = m.group_id

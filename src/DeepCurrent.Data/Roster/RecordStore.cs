@@ -29,7 +29,8 @@ public sealed class RecordStore(NpgsqlDataSource db)
           (select json_agg(to_jsonb(d) - 'reader_id' order by d.day) from depth_day d where d.reader_id = r.id),
           'readings',
           (select json_agg(json_build_object(
-              'text', t.title, 'version', v.label, 'depth', v.depth, 'assignedAt', a.assigned_at,
+              'text', coalesce(t.title, y.content ->> 'title'), 'kind', y.kind, 'version', v.label, 'depth', v.depth,
+              'assignedAt', a.assigned_at,
               'dueOn', coalesce(k.due_on, a.due_on), 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at,
               'score', k.score, 'forecast', k.forecast,
               'answers',
@@ -50,6 +51,15 @@ public sealed class RecordStore(NpgsqlDataSource db)
                   order by d.number)
                 from round d
                 where d.ticket_id = k.id),
+              'replies',
+              (
+                select json_agg(
+                  json_build_object(
+                    'round', p.round, 'words', p.words, 'practised', p.practised, 'at', p.at, 'mark', p.mark, 'comment',
+                    p.comment)
+                  order by p.round)
+                from reply p
+                where p.ticket_id = k.id),
               'spells',
               (
                 select json_agg(
@@ -59,8 +69,9 @@ public sealed class RecordStore(NpgsqlDataSource db)
                 where s.ticket_id = k.id)) order by a.assigned_at)
             from ticket k
               join assignment a on a.id = k.assignment_id
-              join version v on v.id = k.version_id
-              join text t on t.id = v.text_id
+              join task y on y.id = k.task_id
+              left join version v on v.id = k.version_id
+              left join text t on t.id = v.text_id
             where k.reader_id = r.id),
           'oralReadings',
           (

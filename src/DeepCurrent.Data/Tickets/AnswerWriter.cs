@@ -134,7 +134,7 @@ public sealed class AnswerWriter
         if (TicketLife.After(ticket.State, TicketStep.Opened) is not TicketState.UnderWay)
             return AnswerOutcome.NotOpen;
         var asked = await texts.Questions(c, t, ticket.TextId);
-        if (asked.FirstOrDefault(q => q.Id == given.QuestionId && (ticket.OnTheWay || !q.OnTheWay)) is not { } question)
+        if (asked.FirstOrDefault(q => q.Id == given.QuestionId && ticket.Asks(q)) is not { } question)
             return AnswerOutcome.NoSuchQuestion;
         var sentences = question.Rules.PicksSentences ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         var said = given.Said(question);

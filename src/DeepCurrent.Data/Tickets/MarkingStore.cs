@@ -3,6 +3,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Questions;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
@@ -32,12 +33,14 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
     {
         return await db.All<ToMarkRow>(
             $"""
-            select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, x.title, k.handed_in_at, k.state,
-                   count(w.id)::int as written, count(w.mark)::int as marked
+            select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, {TaskSql.Title} as title, k.handed_in_at,
+                   k.state, (count(w.id) + count(p.ticket_id))::int as written,
+                   (count(w.mark) + count(p.mark))::int as marked
             from ticket k
               join task y on y.id = k.task_id
               join reader r on r.id = k.reader_id
-              join text x on x.id = y.text_id
+              left join text t on t.id = y.text_id
+              left join reply p on p.ticket_id = k.id and p.round = k.round
               left join answer w on w.ticket_id = k.id
                 and w.round = k.round
                 and exists (
@@ -48,7 +51,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                     and q.place is null
                     and not q.retired)
             where k.class_id = @classId and k.state in ({TicketStates.AtMarking})
-            group by k.id, k.reader_id, r.given_name, r.family_name, x.title
+            group by k.id, k.reader_id, r.given_name, r.family_name, {TaskSql.Title}
             order by k.handed_in_at
             limit 500
             """,

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -20,6 +21,14 @@ public sealed record TicketAct(TicketStep Step, AdultId? By, DateTimeOffset At, 
 /// transaction that lists it.</summary>
 public static class TicketMover
 {
+    /// <summary>Kinds of tasks in which there is nothing for a person to mark.</summary>
+    private static readonly string[] Unmarked =
+    [
+        nameof(TaskKind.Recording),
+        nameof(TaskKind.Words),
+        nameof(TaskKind.Link),
+    ];
+
     /// <summary>Takes a step with those tickets of a class whose life allows it; the others stay as they are.</summary>
     public static async Task<IReadOnlyList<TicketMoved>> Move(
         NpgsqlConnection c,
@@ -33,9 +42,11 @@ public static class TicketMover
         var moved = (
             await c.QueryAsync<Row>(
                 """
-                select k.id, k.reader_id, k.state, k.round, d.last, d.done, k.score is not null as marked, a.visible_from
+                select k.id, k.reader_id, k.state, k.round, d.last, d.done, 
+                  k.score is not null or y.kind = any(@unmarked) as marked, a.visible_from
                 from ticket k
                   join assignment a on a.id = k.assignment_id
+                  join task y on y.id = k.task_id
                   join lateral (
                     select max(number) as last, max(number) filter (where handed_in_at is not null) as done
                     from round
@@ -44,7 +55,12 @@ public static class TicketMover
                 order by k.id
                 for update of k
                 """,
-                new { ids = ids.ToArray(), classId },
+                new
+                {
+                    ids = ids.ToArray(),
+                    classId,
+                    unmarked = Unmarked,
+                },
                 t
             )
         ).Select(k => k.Moved(act)).OfType<TicketMoved>().ToList();
@@ -110,7 +126,10 @@ public static class TicketMover
                 where k.state = x.state
                   and k.round = x.round
                   and not (
-                    @begun and exists (select 1 from answer w where w.ticket_id = k.id and w.round = k.round))
+                    @begun
+                    and (
+                      exists (select 1 from answer w where w.ticket_id = k.id and w.round = k.round)
+                      or exists (select 1 from reply p where p.ticket_id = k.id and p.round = k.round)))
                 order by k.id
                 for update of k
                 """,

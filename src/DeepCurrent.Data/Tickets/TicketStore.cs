@@ -5,6 +5,7 @@ using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
@@ -20,6 +21,8 @@ public sealed record MyTicket
     /// <summary>What a link from elsewhere leads to.</summary>
     public required AssignmentId AssignmentId { get; init; }
 
+    public required TaskKind Kind { get; init; }
+
     public required string Title { get; init; }
 
     public required string Blurb { get; init; }
@@ -33,6 +36,9 @@ public sealed record MyTicket
     public required int Questions { get; init; }
 
     public required int Answered { get; init; }
+
+    /// <summary>Words of the list, where there is one.</summary>
+    public required int ToPractise { get; init; }
 
     public required TicketState State { get; init; }
 
@@ -77,7 +83,12 @@ public sealed record OpenTicket
 
     public required ReaderId ReaderId { get; init; }
 
+    public required TaskKind Kind { get; init; }
+
     public required TextId TextId { get; init; }
+
+    /// <summary>Those of its quiz that are asked; null for all.</summary>
+    public required QuestionId[]? Questions { get; init; }
 
     public required VersionId VersionId { get; init; }
 
@@ -108,6 +119,9 @@ public sealed record OpenTicket
 
     /// <summary>Handed in by its last day, not by its reader.</summary>
     public required bool Closed { get; init; }
+
+    /// <summary>Whether a question of its text is asked.</summary>
+    public bool Asks(Question q) => Kind.Asks(q.OnTheWay, OnTheWay, Questions?.Contains(q.Id) ?? true);
 }
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
@@ -137,11 +151,19 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     {
         return await db.All<MyTicket>(
             $"""
-            select k.id, k.assignment_id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
+            select k.id, k.assignment_id, y.kind, {TaskSql.Title} as title,
+                   coalesce(t.blurb, y.content ->> 'prompt') as blurb,
+                   case when y.kind = '{nameof(TaskKind.Quiz)}' then 0 else coalesce(v.words, 0) end as words,
+                   coalesce(jsonb_array_length(v.pages), 0) as pages, k.page,
+                   coalesce(jsonb_array_length(nullif(y.content -> 'words', 'null')), 0) as to_practise,
                    (
                      select count(*)::int
                      from question q
-                     where q.text_id = t.id and not q.retired and q.place is null) as questions,
+                     where q.text_id = t.id
+                       and not q.retired
+                       and q.place is null
+                       and y.kind <> '{nameof(TaskKind.Recording)}'
+                       and (y.questions is null or q.id = any(y.questions))) as questions,
                    (
                      select count(distinct w.question_id)::int
                      from answer w join question q on q.id = w.question_id
@@ -155,9 +177,9 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id
-              join text t on t.id = y.text_id
+              left join text t on t.id = y.text_id
               left join round d on d.ticket_id = k.id and d.number = k.round
-              join version v on v.id = k.version_id
+              left join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
             order by handed_in_at desc nulls first, a.chosen, a.need <> '{nameof(Need.Required)}',
               coalesce(k.due_on, a.due_on) nulls last, a.assigned_at
@@ -174,7 +196,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     }
 
     private static readonly string OpenSql = $"""
-        select k.id, k.reader_id, y.text_id, k.version_id, k.state,
+        select k.id, k.reader_id, y.kind, y.text_id, y.questions, k.version_id, k.state,
           y.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, d.score,
           a.directions, k.class_id, c.school_year_id, k.round,
                coalesce(d.closed, false) as closed,
@@ -292,26 +314,29 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         answers.Select(a => a.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
 
     /// <param name="given">When the reader opened it; it may be heard of later.</param>
-    public async Task Open(OpenTicket ticket, DateTimeOffset given, DateTimeOffset now)
+    public Task Open(OpenTicket ticket, DateTimeOffset given, DateTimeOffset now) =>
+        Open(ticket.Id, ticket.ClassId, ticket.State, given, now);
+
+    public async Task Open(TicketId id, ClassId classId, TicketState was, DateTimeOffset given, DateTimeOffset now)
     {
-        if (TicketLife.After(ticket.State, TicketStep.Opened) is not { } next)
+        if (TicketLife.After(was, TicketStep.Opened) is not { } next)
             return;
         await db.Run(
             """
             update ticket
             set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now, reminded_at = null
-            where id = @Id and state = any(@from) and (state <> @state or reminded_at is not null)
+            where id = @id and state = any(@from) and (state <> @state or reminded_at is not null)
             """,
             new
             {
-                ticket.Id,
+                id,
                 state = next.ToString(),
                 from = TicketStates.From(TicketStep.Opened),
                 given,
                 now,
             }
         );
-        notices.Changed(ticket.ClassId);
+        notices.Changed(classId);
     }
 
     /// <summary>Keeps how long a page was open. The spell's id is the client's: sending it again with more seconds
@@ -359,17 +384,17 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
             return null;
         var settled = await HandIn(c, t, ticket, await Answers(c, t, ticketId), chart, given, now);
         await t.CommitAsync();
-        await ShowExtra(c, ticket, now);
+        await ShowExtra(c, ticket.SchoolYearId, ticket.ReaderId, now);
         notices.Changed(ticket.ClassId);
         return settled;
     }
 
     /// <summary>What is extra opens at once, in a transaction of its own: it waits for none of the rows held here.</summary>
-    private static async Task ShowExtra(NpgsqlConnection c, OpenTicket ticket, DateTimeOffset now)
+    internal static async Task ShowExtra(NpgsqlConnection c, YearId yearId, ReaderId readerId, DateTimeOffset now)
     {
-        var year = await SchoolStore.Year(c, ticket.SchoolYearId);
+        var year = await SchoolStore.Year(c, yearId);
         await using var t = await c.BeginTransactionAsync();
-        await TicketShowing.For(c, t, ticket.ReaderId, year.Clock.DayOf(now), now);
+        await TicketShowing.For(c, t, readerId, year.Clock.DayOf(now), now);
         await t.CommitAsync();
     }
 
@@ -392,6 +417,15 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         return await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
     }
 
+    /// <summary>Whether a text that is read aloud, and no more, has been recorded.</summary>
+    private static async Task<bool> Recorded(NpgsqlConnection c, NpgsqlTransaction t, OpenTicket ticket) =>
+        ticket.Kind is TaskKind.Recording
+        && await c.ExecuteScalarAsync<bool>(
+            "select exists (select 1 from running_record where ticket_id = @Id)",
+            new { ticket.Id },
+            t
+        );
+
     /// <summary>Closes a ticket whose last day has passed: what was answered is handed in, and what was not is not wrong;
     /// where nothing was, it is closed and has no score.</summary>
     /// <returns>False where there was nothing to close.</returns>
@@ -408,7 +442,10 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         await using var t = await c.BeginTransactionAsync();
         var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
         var answers = ticket is null ? [] : await Answers(c, t, ticketId);
-        if (ticket?.State is TicketState.UnderWay && answers.Any(a => a.Round == ticket.Round))
+        if (
+            ticket?.State is TicketState.UnderWay
+            && (answers.Any(a => a.Round == ticket.Round) || await Recorded(c, t, ticket))
+        )
         {
             await c.ExecuteAsync(
                 "update round set closed = true where ticket_id = @Id and number = @Round",

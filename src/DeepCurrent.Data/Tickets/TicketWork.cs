@@ -29,7 +29,7 @@ internal sealed class TicketWork
     )
     {
         var answered = new AnsweredQuiz(
-            await texts.Questions(c, t, ticket.TextId),
+            (await texts.Questions(c, t, ticket.TextId)).Where(ticket.Asks),
             answers
                 .Where(a => a.Round == ticket.Round)
                 .Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At)),

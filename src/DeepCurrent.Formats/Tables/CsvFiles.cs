@@ -21,7 +21,7 @@ public sealed record RosterLine(
 public sealed record HistoryLine(
     string Text,
     string Version,
-    double Depth,
+    double? Depth,
     string State,
     DateTimeOffset AssignedAt,
     DateTimeOffset? HandedInAt,

@@ -41,6 +41,9 @@ public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
 /// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
 /// <param name="VisibleFrom">Today if it is not said.</param>
 /// <param name="Draft">Kept, and given later.</param>
+/// <param name="Kind">What readers do with the texts; they read and answer if it is not said.</param>
+/// <param name="Questions">Of the one text, those that are asked; all if it is not said.</param>
+/// <param name="Tasks">Without a text.</param>
 public sealed record AssignRequest(
     IReadOnlyList<ReaderId> ReaderIds,
     TextId? TextId,
@@ -59,12 +62,20 @@ public sealed record AssignRequest(
     DateOnly? ClosesOn = null,
     Need? Need = null,
     WorkPlace? Place = null,
-    IReadOnlyList<AlsoIn>? AlsoIn = null
+    IReadOnlyList<AlsoIn>? AlsoIn = null,
+    TaskKind? Kind = null,
+    IReadOnlyList<QuestionId>? Questions = null,
+    IReadOnlyList<TaskToGive>? Tasks = null
 );
 
 /// <summary>Another class in which everybody gets the same.</summary>
 /// <param name="Texts">With names of their own, made by the page.</param>
-public sealed record AlsoIn(ClassId ClassId, IReadOnlyList<TextToGive> Texts);
+/// <param name="TaskIds">Of the tasks without a text there, in their order.</param>
+public sealed record AlsoIn(
+    ClassId ClassId,
+    IReadOnlyList<TextToGive> Texts,
+    IReadOnlyList<AssignmentId>? TaskIds = null
+);
 
 /// <summary>One text of an assignment.</summary>
 /// <param name="Id">Of the assignment, made by the page: the same request again is the same assignment.</param>
@@ -105,21 +116,23 @@ public static class AssignEndpoints
         AssignRequest request,
         Desk desk,
         Giving giving,
+        TasksToGive tasks,
         AssignmentStore assignments,
         ChangeStore changes
     )
     {
         var today = await desk.Today();
         var terms = TermsOf(request, today);
-        var rooms = await Rooms(classId, request, giving);
+        var rooms = await Rooms(classId, request, giving, await tasks.Contents(request.Tasks ?? []));
         new Faults()
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
+            .If(KindOf(request) is { } kind && !kind.OfText(), "kind", $"Choose what readers do with the text.")
             .Of(terms.Faults(today))
             .Refuse();
         // The same request again, after a lost answer, is what it was.
-        if (await assignments.Given([.. rooms.SelectMany(r => r.Wanted).Select(w => w.Id)], rooms.Keys()) is { } b)
+        if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], rooms.Keys()) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
-        var titles = await giving.Titles([.. rooms.SelectMany(r => r.Wanted).Select(w => w.TextId).Distinct()]);
+        var titles = await TitlesOf(rooms, request, giving);
         var given = new List<Prepared>();
         foreach (var room in rooms)
             given.AddRange(await Prepare(room, titles, request, terms, desk, giving));
@@ -145,12 +158,40 @@ public static class AssignEndpoints
             change.Id,
             change.Summary,
             given.Sum(g => g.Assignment.Tickets.Count),
-            given.Select(g => g.Assignment.Task.TextId).Distinct().Count()
+            given.Select(g => g.Assignment.Task.TextId?.Value ?? g.Assignment.Id.Value).Distinct().Count()
         );
     }
 
-    /// <summary>A class something is given in: to whom, and which texts under which names.</summary>
-    private sealed record GivenIn(GivingClass Room, IReadOnlyList<RosterRow> Chosen, IReadOnlyList<TextToGive> Wanted);
+    private static TaskKind KindOf(AssignRequest request) => request.Kind ?? TaskKind.Text;
+
+    private static async Task<IReadOnlyDictionary<TextId, string>> TitlesOf(
+        IReadOnlyList<GivenIn> rooms,
+        AssignRequest request,
+        Giving giving
+    )
+    {
+        var ids = rooms.SelectMany(r => r.Texts).Select(w => w.TextId).Distinct().ToList();
+        var titles = await giving.Titles(ids, KindOf(request));
+        if (request.Questions is not { } chosen)
+            return titles;
+        if (ids is not [var only])
+            throw Refused.Field("questions", $"Choose questions of one text only.");
+        await giving.Has(only, chosen);
+        return titles;
+    }
+
+    /// <summary>A class something is given in: to whom, and which texts and tasks under which names.</summary>
+    private sealed record GivenIn(
+        GivingClass Room,
+        IReadOnlyList<RosterRow> Chosen,
+        IReadOnlyList<TextToGive> Texts,
+        IReadOnlyList<NamedTask> Tasks
+    )
+    {
+        public IEnumerable<AssignmentId> Ids => Texts.Select(w => w.Id).Concat(Tasks.Select(w => w.Id));
+    }
+
+    private sealed record NamedTask(AssignmentId Id, TaskKind Kind, TaskContent Content);
 
     private sealed record Prepared(string Title, NewAssignment Assignment);
 
@@ -159,10 +200,16 @@ public static class AssignEndpoints
 
     /// <summary>The class, and the others in which everybody gets the same; the asker has to be allowed to in each of
     /// them.</summary>
-    private static async Task<IReadOnlyList<GivenIn>> Rooms(ClassId classId, AssignRequest request, Giving giving)
+    private static async Task<IReadOnlyList<GivenIn>> Rooms(
+        ClassId classId,
+        AssignRequest request,
+        Giving giving,
+        IReadOnlyList<TaskContent> contents
+    )
     {
         var room = await giving.Class(classId, Deed.Assign);
-        var rooms = new List<GivenIn> { new(room, Giving.Chosen(room, request.ReaderIds), Wanted(request)) };
+        var tasks = (request.Tasks ?? []).Zip(contents, (k, c) => new NamedTask(k.Id, k.Kind, c)).ToList();
+        var rooms = new List<GivenIn> { new(room, Giving.Chosen(room, request.ReaderIds), Wanted(request), tasks) };
         var others = request.AlsoIn ?? [];
         if (others.Count > MostClasses || others.Any(o => o.ClassId == classId))
             throw Refused.Field("alsoIn", $"Choose up to {MostClasses} other classes.");
@@ -171,7 +218,17 @@ public static class AssignEndpoints
             var there = await giving.Class(other.ClassId, Deed.Assign);
             if (there.Roster.Count == 0)
                 throw Refused.Field("alsoIn", $"{there.Place.Name} has no readers yet.");
-            rooms.Add(new(there, there.Roster, Wanted(request with { Texts = other.Texts })));
+            var ids = other.TaskIds ?? [];
+            if (ids.Count != tasks.Count)
+                throw Refused.Field("alsoIn", $"Choose up to {MostClasses} other classes.");
+            rooms.Add(
+                new(
+                    there,
+                    there.Roster,
+                    Wanted(request with { Texts = other.Texts }),
+                    [.. tasks.Zip(ids, (k, id) => k with { Id = id })]
+                )
+            );
         }
         return rooms;
     }
@@ -186,34 +243,45 @@ public static class AssignEndpoints
         Giving giving
     )
     {
-        var fits = await giving.Fits([.. at.Wanted.Select(w => w.TextId).Distinct()], at.Chosen);
+        var fits = await giving.Fits([.. at.Texts.Select(w => w.TextId).Distinct()], at.Chosen);
         var prepared = new List<Prepared>();
-        foreach (var w in at.Wanted)
+        foreach (var w in at.Texts)
         {
             var tickets = Giving.Tickets(fits[w.TextId], w.Versions, request.SkipGiven);
             if (tickets.Count == 0)
                 continue;
-            var assignment = new NewAssignment
+            var task = new NewTask(
+                TaskId.New(),
+                w.TextId,
+                request.Attempts,
+                request.OnTheWay ?? true,
+                request.Aloud ?? false,
+                w.Versions,
+                KindOf(request),
+                null,
+                request.Questions
+            );
+            prepared.Add(new(titles[w.TextId], Made(w.Id, task, tickets)));
+        }
+        foreach (var (id, kind, content) in at.Tasks)
+        {
+            var task = new NewTask(TaskId.New(), null, 1, false, Kind: kind, Content: content);
+            prepared.Add(new(content.Title, Made(id, task, Giving.Tickets(at.Chosen))));
+        }
+        return prepared;
+
+        NewAssignment Made(AssignmentId id, NewTask task, IReadOnlyList<NewTicket> tickets) =>
+            new()
             {
-                Id = w.Id,
+                Id = id,
                 ClassId = at.Room.Place.Id,
                 AssignedBy = desk.Who.Adult,
                 AssignedAt = desk.Now,
                 Terms = terms,
-                Task = new(
-                    TaskId.New(),
-                    w.TextId,
-                    request.Attempts,
-                    request.OnTheWay ?? true,
-                    request.Aloud ?? false,
-                    w.Versions
-                ),
+                Task = task,
                 Aims = at.Room.AimsOf(at.Chosen),
                 Tickets = request.Draft == true ? [] : tickets,
             };
-            prepared.Add(new(titles[w.TextId], assignment));
-        }
-        return prepared;
     }
 
     /// <summary>One transaction and one change, whether it is in one class or in several.</summary>
@@ -274,6 +342,9 @@ public static class AssignEndpoints
 
     private static IReadOnlyList<TextToGive> Wanted(AssignRequest request)
     {
+        var tasks = request.Tasks ?? [];
+        if (tasks.Count > 0 && request is { Texts: null or [], TextId: null })
+            return [];
         var wanted = request.Texts
             ??
             [
@@ -283,7 +354,11 @@ public static class AssignEndpoints
                     request.Versions
                 ),
             ];
-        if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count)
+        if (
+            wanted.Count is 0 or > MostTexts
+            || tasks.Count > MostTexts
+            || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count
+        )
             throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
         return wanted;
     }
@@ -309,13 +384,15 @@ public static class AssignEndpoints
         var elsewhere = drafts
             .Select(d => (d.Title, Readers: room.Meant(meant[d.Id].Aims)))
             .Where(d => d.Readers.Any(r => !chosen.Contains(r.Id)));
-        var titles = await giving.Titles(texts);
+        var titles = (await giving.Titles(texts, KindOf(request)))
+            .Values.Concat((request.Tasks ?? []).Select(k => k.Title ?? ""))
+            .ToList();
         return
         [
             .. GivingNotes.Days(terms, today, (await schools.Year(room.Place.SchoolYearId)).Calendar),
             .. GivingNotes.Incomplete(chosen, room.InOrder.Select(g => new NamedGroup(g.Name, g.ReaderIds))),
             .. GivingNotes.Planned(elsewhere.Select(d => (d.Title, room.Said(d.Readers)))),
-            .. GivingNotes.LevelsSaid(titles.Values, terms),
+            .. GivingNotes.LevelsSaid(titles, terms),
         ];
     }
 }

@@ -32,9 +32,14 @@ public sealed record AnswerView(QuestionId QuestionId, IReadOnlyList<TryView> Tr
 
 /// <param name="Late">Answers given before the text was due and heard of after it.</param>
 /// <param name="SetAside">What the reader did and could not be taken.</param>
+/// <param name="Content">What the task is about where that is no text.</param>
+/// <param name="Replies">What the reader did for it, the latest round first.</param>
 public sealed record TicketView(
     TicketRow Ticket,
     ClassId ClassId,
+    TaskKind Kind,
+    TaskContent? Content,
+    IReadOnlyList<RoundReply> Replies,
     string Title,
     bool MayMark,
     IReadOnlyList<Texts.QuestionView> Questions,
@@ -92,22 +97,27 @@ public static class AssignmentEndpoints
         AssignmentStore assignments,
         TextStore texts,
         TicketStore tickets,
+        ReplyStore replies,
         SetAsideStore aside
     )
     {
-        var (ticket, classId, textId, title, due) = await assignments.Ticket(ticketId, desk.Who.SchoolId)
-            ?? throw Refused.NotFound();
-        var place = await desk.Class(classId, Deed.SeeClass);
+        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var place = await desk.Class(placed.ClassId, Deed.SeeClass);
         var given = await tickets.Answers(ticketId);
         var answers = given.ToLookup(a => a.QuestionId);
-        DateTimeOffset? end = due is { } last ? (await desk.Clock()).End(last) : null;
+        DateTimeOffset? end = placed.DueOn is { } last ? (await desk.Clock()).End(last) : null;
         // Questions on the way are shown where they were answered; the quiz is shown whole.
-        var questions = (await texts.Questions(textId)).Where(q => !q.OnTheWay || answers[q.Id].Any()).ToList();
+        var ticket = await tickets.Find(ticketId, placed.Ticket.ReaderId);
+        var asked = placed.TextId is { } textId ? await texts.Questions(textId) : [];
+        var questions = asked.Where(q => answers[q.Id].Any() || (!q.OnTheWay && (ticket?.Asks(q) ?? true))).ToList();
         var mayMark = desk.May(Deed.Mark, place);
         return new(
-            ticket,
-            classId,
-            title,
+            placed.Ticket,
+            placed.ClassId,
+            placed.Kind,
+            placed.Content,
+            placed.Content is null ? [] : await replies.Of(ticketId),
+            placed.Title,
             mayMark,
             [.. questions.Select(Texts.QuestionView.Of)],
             [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))],

@@ -13,6 +13,7 @@ public sealed class AssignmentsFeature : IFeature
             .AddSingleton<AssignmentPages>()
             .AddSingleton<CalendarStore>()
             .AddScoped<Giving>()
+            .AddScoped<TasksToGive>()
             .AddWork<Showing>()
             .AddWork<Closing>()
             .AddUndo<UndoAssigned>()

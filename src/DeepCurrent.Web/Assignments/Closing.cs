@@ -6,7 +6,13 @@ using DeepCurrent.Web.Hosting;
 namespace DeepCurrent.Web.Assignments;
 
 /// <summary>Closes what cannot be worked on any more once its last day is over where the school is.</summary>
-public sealed class Closing(WeekStore weeks, TicketStore tickets, SchoolStore schools, TimeProvider clock) : IWork
+public sealed class Closing(
+    WeekStore weeks,
+    TicketStore tickets,
+    ReplyStore replies,
+    SchoolStore schools,
+    TimeProvider clock
+) : IWork
 {
     public string Name => "closing what has had its last day";
 
@@ -23,7 +29,9 @@ public sealed class Closing(WeekStore weeks, TicketStore tickets, SchoolStore sc
             foreach (var (ticket, reader, classId) in await weeks.ToClose(school, today))
             {
                 stop.ThrowIfCancellationRequested();
-                any |= await tickets.Close(ticket, reader, classId, chart, today, now);
+                any |=
+                    await replies.Close(ticket, reader, now)
+                    || await tickets.Close(ticket, reader, classId, chart, today, now);
             }
         }
         return any;

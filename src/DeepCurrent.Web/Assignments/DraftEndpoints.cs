@@ -50,16 +50,11 @@ public static class DraftEndpoints
         foreach (var row in rows)
             await Holds(row, readers[row.Id], today, giving);
         var fits = await giving.Fits(
-            [.. rows.Select(r => r.TextId).Distinct()],
+            [.. rows.Select(r => r.TextId).OfType<TextId>().Distinct()],
             [.. readers.Values.SelectMany(r => r).DistinctBy(r => r.Id)]
         );
-        var locked = await assignments.Locked([.. rows.Select(r => r.Id)]);
-        var given = rows.Select(row =>
-            {
-                var theirs = readers[row.Id].Select(r => r.Id).ToHashSet();
-                var of = fits[row.TextId].Where(f => theirs.Contains(f.ReaderId));
-                return (Row: row, Tickets: Giving.Tickets(of, locked[row.Id], skipGiven: true));
-            })
+        var tasks = await assignments.Tasks([.. rows.Select(r => r.Id)]);
+        var given = rows.Select(row => (Row: row, Tickets: TicketsOf(row, readers[row.Id], fits, tasks[row.Id])))
             .Where(g => g.Tickets.Count > 0)
             .ToList();
         if (given.Count == 0)
@@ -96,6 +91,19 @@ public static class DraftEndpoints
         return new(made!.Id, made.Summary, given.Count, rows.Count - given.Count);
     }
 
+    private static IReadOnlyList<NewTicket> TicketsOf(
+        AssignmentRow row,
+        IReadOnlyList<RosterRow> readers,
+        ILookup<TextId, FitView> fits,
+        NewTask task
+    )
+    {
+        if (row.TextId is not { } textId)
+            return Giving.Tickets(readers);
+        var theirs = readers.Select(r => r.Id).ToHashSet();
+        return Giving.Tickets(fits[textId].Where(f => theirs.Contains(f.ReaderId)), task.Locked, skipGiven: true);
+    }
+
     private static async Task<DoneView> Copy(
         ClassId classId,
         CopyRequest request,
@@ -122,14 +130,14 @@ public static class DraftEndpoints
         var rows = (await Of(classId, [.. request.Copies.Select(x => x.AssignmentId)], assignments)).ToDictionary(r =>
             r.Id
         );
-        var locked = await assignments.Locked([.. rows.Keys]);
+        var tasks = await assignments.Tasks([.. rows.Keys]);
         var drafts = request
             .Copies.Select(copy =>
             {
                 var draft = DraftOf(
                     rows[copy.AssignmentId],
                     meant[copy.AssignmentId].Aims,
-                    locked[copy.AssignmentId],
+                    tasks[copy.AssignmentId],
                     desk
                 );
                 return draft with { Id = copy.Id, Terms = draft.Terms.Moved(request.Days, calendar) };
@@ -159,8 +167,8 @@ public static class DraftEndpoints
         await desk.Class(classId, Deed.Assign);
         var rows = await Drafts(classId, request.AssignmentIds, assignments);
         var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
-        var locked = await assignments.Locked([.. rows.Select(r => r.Id)]);
-        var kept = rows.Select(r => DraftOf(r, meant[r.Id].Aims, locked[r.Id], desk) with { AssignedAt = r.AssignedAt })
+        var tasks = await assignments.Tasks([.. rows.Select(r => r.Id)]);
+        var kept = rows.Select(r => DraftOf(r, meant[r.Id].Aims, tasks[r.Id], desk) with { AssignedAt = r.AssignedAt })
             .ToList();
         var made = await changes.DoIn(classId, desk, ChangeKind.DraftDiscarded, async (c, t) =>
         {
@@ -201,7 +209,8 @@ public static class DraftEndpoints
     /// <summary>Refuses a draft that cannot be given as it is.</summary>
     private static async Task Holds(AssignmentRow row, IReadOnlyList<RosterRow> readers, DateOnly today, Giving giving)
     {
-        await giving.Asks(row.TextId, row.Title);
+        if (row is { TextId: { } textId, Kind: not TaskKind.Recording })
+            await giving.Asks(textId, row.Title);
         if (row.DueOn < today || row.ClosesOn < today)
             throw Refused.Field("assignmentIds", $"The last day of “{row.Title}” has passed. Change its dates first.");
         if (readers.Count == 0)
@@ -212,12 +221,7 @@ public static class DraftEndpoints
     }
 
     /// <summary>The same as a draft of the asker's.</summary>
-    private static NewAssignment DraftOf(
-        AssignmentRow row,
-        IReadOnlyList<Aim> aims,
-        IReadOnlyDictionary<ReaderId, VersionId> locked,
-        Desk desk
-    ) =>
+    private static NewAssignment DraftOf(AssignmentRow row, IReadOnlyList<Aim> aims, NewTask task, Desk desk) =>
         new()
         {
             Id = row.Id,
@@ -225,7 +229,7 @@ public static class DraftEndpoints
             AssignedBy = desk.Who.Adult,
             AssignedAt = desk.Now,
             Terms = MendEndpoints.TermsOf(row),
-            Task = new(TaskId.New(), row.TextId, row.Attempts, row.OnTheWay, row.Aloud, locked),
+            Task = task with { Id = TaskId.New() },
             Aims = aims,
         };
 }

@@ -116,12 +116,16 @@ public sealed class Giving(
 
     /// <summary>The titles of texts that can be given: the asker sees them and they have a quiz. All are asked for at
     /// once.</summary>
-    public async Task<IReadOnlyDictionary<TextId, string>> Titles(IReadOnlyCollection<TextId> textIds)
+    /// <param name="kind">Who only reads it aloud needs no quiz.</param>
+    public async Task<IReadOnlyDictionary<TextId, string>> Titles(
+        IReadOnlyCollection<TextId> textIds,
+        TaskKind kind = TaskKind.Text
+    )
     {
         var found = await texts.Some(textIds, desk.Who.SchoolId, desk.Who.Adult, null);
         if (textIds.Distinct().Count() > found.Count)
             throw Refused.NotFound();
-        if (found.FirstOrDefault(t => t.Questions == 0) is { } bare)
+        if (kind is not TaskKind.Recording && found.FirstOrDefault(t => t.Questions == 0) is { } bare)
             throw WithoutQuiz(bare.Title);
         return found.ToDictionary(t => t.Id, t => t.Title);
     }
@@ -135,6 +139,18 @@ public sealed class Giving(
         if ((await texts.Questions(textId)).All(q => q.OnTheWay))
             throw WithoutQuiz(title);
     }
+
+    /// <summary>Refuses questions that are not of a text's quiz.</summary>
+    public async Task Has(TextId textId, IReadOnlyList<QuestionId> chosen)
+    {
+        var quiz = (await texts.Questions(textId)).Where(q => !q.OnTheWay).Select(q => q.Id).ToHashSet();
+        if (chosen.Count == 0 || !chosen.All(quiz.Contains))
+            throw Refused.Field("questions", $"Choose at least one question.");
+    }
+
+    /// <summary>A ticket for each reader, of a task without a text.</summary>
+    public static IReadOnlyList<NewTicket> Tickets(IEnumerable<RosterRow> readers) =>
+        [.. readers.Select(r => new NewTicket(TicketId.New(), r.Id, null, null))];
 
     /// <summary>A ticket for each reader.</summary>
     /// <param name="locked">Versions fixed by the teacher, by reader.</param>

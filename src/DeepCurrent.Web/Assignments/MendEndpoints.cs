@@ -151,9 +151,11 @@ public static class MendEndpoints
     {
         var row = await Mine(assignmentId, desk, assignments);
         var room = await giving.Class(row.ClassId, Deed.Assign);
+        if (row.TextId is null)
+            throw Refused.Field("textId", $"There is no text in this to swap.");
         if (row.TextId == request.TextId)
             throw Refused.Field("textId", $"This is the text they have. Choose another.");
-        var title = await giving.TitleOf(request.TextId);
+        var title = (await giving.Titles([request.TextId], row.Kind))[request.TextId];
         var open = (await assignments.Tickets(assignmentId))
             .Where(k =>
                 k.State is TicketState.Planned or TicketState.Waiting
@@ -167,7 +169,7 @@ public static class MendEndpoints
         if (readers.Count == 0)
             throw Refused.Field("textId", $"Everyone has begun or handed this in. Nothing was swapped.");
         var today = await desk.Today();
-        var task = new NewTask(request.TaskId, request.TextId, row.Attempts, row.OnTheWay, row.Aloud);
+        var task = new NewTask(request.TaskId, request.TextId, row.Attempts, row.OnTheWay, row.Aloud, Kind: row.Kind);
         var fits = await giving.Fits([request.TextId], readers);
         var made = await changes.DoIn(row.ClassId, desk, ChangeKind.TextSwapped, async (c, t) =>
         {

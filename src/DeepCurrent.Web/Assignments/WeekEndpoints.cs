@@ -156,11 +156,8 @@ public static class WeekEndpoints
         var late = await weeks.Late([.. assignments.Select(a => a.Id)], today);
         var depths = room.Roster.ToDictionary(r => r.Id, r => r.Depth);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        var versions = await texts.Versions([.. assignments.Select(a => a.TextId).Distinct()], room.Place.SchoolId);
-        var had = await store.Given(
-            [.. assignments.Where(a => a.Draft).Select(a => a.TextId).Distinct()],
-            [.. room.Roster.Select(r => r.Id)]
-        );
+        var versions = await texts.Versions(TextsOf(assignments), room.Place.SchoolId);
+        var had = await store.Given(TextsOf(assignments.Where(a => a.Draft)), [.. room.Roster.Select(r => r.Id)]);
         return [.. assignments.Select(Plate)];
 
         WeekPlate Plate(AssignmentRow a)
@@ -171,15 +168,18 @@ public static class WeekEndpoints
                 WeekRow.Of(meant[a.Id].Aims, who, room.Groups, room.Roster.Count),
                 who,
                 late.GetValueOrDefault(a.Id),
-                a.Draft ? who.Count(r => had.ContainsKey((a.TextId, r))) : 0,
+                a is { Draft: true, TextId: { } drafted } ? who.Count(r => had.ContainsKey((drafted, r))) : 0,
                 Count(
                     who.Where(depths.ContainsKey).Select(r => depths[r]),
-                    [.. versions[a.TextId].Select(v => v.Depth)],
+                    a.TextId is { } text ? [.. versions[text].Select(v => v.Depth)] : [],
                     cuts
                 )
             );
         }
     }
+
+    private static IReadOnlyList<TextId> TextsOf(IEnumerable<AssignmentRow> assignments) =>
+        [.. assignments.Select(a => a.TextId).OfType<TextId>().Distinct()];
 
     private static FitCount Count(IEnumerable<Fathoms> readers, IReadOnlyList<Fathoms> versions, ZoneCuts cuts)
     {

@@ -68,13 +68,14 @@ public sealed record ReadingView
 
     public required string Title { get; init; }
 
-    public required string Version { get; init; }
+    /// <summary>Null, as its depth and the forecast, where the task was about no text.</summary>
+    public required string? Version { get; init; }
 
-    public required Fathoms VersionDepth { get; init; }
+    public required Fathoms? VersionDepth { get; init; }
 
     public required TicketState State { get; init; }
 
-    public required Probability Forecast { get; init; }
+    public required Probability? Forecast { get; init; }
 
     public required Probability? Score { get; init; }
 
@@ -280,11 +281,11 @@ public static class ReaderEndpoints
     private static List<MarkView> Marks(IReadOnlyList<EvidenceRow> evidence, IReadOnlyList<ReadingView> readings)
     {
         var quizzes = readings
-            .Where(r => r is { HandedInAt: not null, Score: not null })
+            .Where(r => r is { HandedInAt: not null, Score: not null, VersionDepth: not null })
             .Select(r => new MarkView(
                 r.HandedInAt!.Value,
                 EvidenceSource.Quiz,
-                Placement.OfScore(r.VersionDepth, r.Score!.Value.Value),
+                Placement.OfScore(r.VersionDepth!.Value, r.Score!.Value.Value),
                 $"{r.Title}, {r.Score!.Value.Value * 100:0}%",
                 r.TicketId,
                 r.AfterMean - r.BeforeMean,
@@ -355,8 +356,8 @@ public static class ReaderEndpoints
         await desk.Reader(readerId, Deed.SeeReader);
         var rows = (await assignments.History(readerId)).Select(h => new HistoryLine(
             h.Title,
-            h.Ticket.Version,
-            Math.Round(h.Ticket.VersionDepth.Value, 1),
+            h.Ticket.Version ?? "",
+            h.Ticket.VersionDepth is { } depth ? Math.Round(depth.Value, 1) : null,
             CsvFiles.Word(h.Ticket.State),
             h.AssignedAt,
             h.Ticket.HandedInAt,

@@ -42,9 +42,8 @@ public static class MarkingEndpoints
         MarkingStore marking
     )
     {
-        var (ticket, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId)
-            ?? throw Refused.NotFound();
-        var place = await desk.Class(classId, Deed.Mark);
+        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var place = await desk.Class(placed.ClassId, Deed.Mark);
         new Faults()
             .If(request.Mark is < 0 or > Rubric.Most, "mark", $"Choose 0, 1, 2 or 3.")
             .If(request.Comment?.Length > LongestComment, "comment", $"Use {LongestComment} letters or fewer.")
@@ -52,7 +51,7 @@ public static class MarkingEndpoints
         var year = await schools.Year(place.SchoolYearId);
         var state = await marking.Mark(
             ticketId,
-            ticket.ReaderId,
+            placed.Ticket.ReaderId,
             answerId,
             request.Mark,
             request.Comment?.Trim() ?? "",
@@ -71,9 +70,9 @@ public static class MarkingEndpoints
         MarkingStore marking
     )
     {
-        var (_, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(classId, Deed.Mark);
-        return await marking.Release(ticketId, classId, desk.Now)
+        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        await desk.Class(placed.ClassId, Deed.Mark);
+        return await marking.Release(ticketId, placed.ClassId, desk.Now)
             ? new(TicketState.Released)
             : throw Refused.Conflict("not-marked", $"Mark every answer before releasing.");
     }

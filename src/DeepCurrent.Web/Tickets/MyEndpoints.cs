@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Questions;
@@ -30,8 +31,9 @@ public sealed record MyResultLine(
 
 public sealed record MyResult(
     TicketId Id,
+    TaskKind Kind,
     string Title,
-    Probability Score,
+    Probability? Score,
     int Right,
     int Questions,
     IReadOnlyList<MyResultLine> Lines
@@ -97,7 +99,7 @@ public static class MyEndpoints
     )
     {
         var ticket = await Mine(ticketId, desk, tickets);
-        if (!ticket.Aloud)
+        if (!ticket.Aloud && ticket.Kind is not TaskKind.Recording)
             throw Refused.Conflict("not-aloud", $"This text is not for recording.");
         var body = await texts.Body(ticket.VersionId);
         var id = await records.OfTicket(ticketId, ticket.ReaderId) is { Marked: false } before ? before.Id : recordId;
@@ -136,8 +138,21 @@ public static class MyEndpoints
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 
-    private static async Task Open(TicketId ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets) =>
-        await tickets.Open(await Mine(ticketId, desk, tickets), desk.Given(at ?? desk.Now), desk.Now);
+    private static async Task Open(
+        TicketId ticketId,
+        DateTimeOffset? at,
+        Desk desk,
+        TicketStore tickets,
+        ReplyStore replies
+    )
+    {
+        var (classId, state) = await replies.Find(ticketId, desk.Self()) is { } task
+            ? (task.ClassId, task.State)
+            : Placed(await Mine(ticketId, desk, tickets));
+        await tickets.Open(ticketId, classId, state, desk.Given(at ?? desk.Now), desk.Now);
+    }
+
+    private static (ClassId, TicketState) Placed(OpenTicket ticket) => (ticket.ClassId, ticket.State);
 
     private static async Task Spend(
         TicketId ticketId,
@@ -240,9 +255,12 @@ public static class MyEndpoints
         DateTimeOffset? at,
         Desk desk,
         TicketStore tickets,
-        TextStore texts
+        TextStore texts,
+        ReplyStore replies
     )
     {
+        if (await replies.HandIn(ticketId, desk.Self(), desk.Given(at ?? desk.Now), desk.Now) is { } task)
+            return TicketLife.Done(task.State) ? null : throw NotYet(task);
         var ticket = await tickets.HandIn(
             ticketId,
             desk.Self(),
@@ -254,6 +272,12 @@ public static class MyEndpoints
             throw Refused.Conflict("not-open", $"This text cannot be handed in now.");
         return ticket.State is TicketState.Released ? await ResultOf(ticket, tickets, texts) : null;
     }
+
+    /// <summary>Why a task without a text is not handed in.</summary>
+    private static Refused NotYet(OpenTask task) =>
+        task.Reply.Lacks(task.Kind, task.Words) is { } lacks
+            ? Refused.Conflict("not-done", lacks)
+            : Refused.Conflict("not-open", $"This cannot be handed in now.");
 
     private static async Task<MyResult> Result(TicketId ticketId, Desk desk, TicketStore tickets, TextStore texts)
     {
@@ -270,8 +294,9 @@ public static class MyEndpoints
         var lines = sheet.Questions.Where(q => !q.OnTheWay).Select(q => Line(q, sheet, ticket.VersionLabel)).ToList();
         return new(
             ticket.Id,
+            ticket.Kind,
             title,
-            ticket.Score ?? default,
+            ticket.Score,
             lines.Count(l => l.Mark is AttemptMark.RightAtOnce),
             lines.Count,
             lines

@@ -75,7 +75,7 @@ public sealed class QuestionSheet(
     )
     {
         var questions = (await texts.Questions(ticket.TextId))
-            .Where(q => (ticket.OnTheWay || !q.OnTheWay) && (only is null || q.Id == only))
+            .Where(q => ticket.Asks(q) && (only is null || q.Id == only))
             .ToList();
         var sentences = questions.Exists(q => q.Rules.PicksSentences) ? await texts.Sentences(ticket.VersionId) : [];
         return new(ticket, questions, answers, sentences);

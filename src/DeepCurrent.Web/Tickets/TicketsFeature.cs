@@ -9,6 +9,7 @@ public sealed class TicketsFeature : IFeature
     public void Add(IServiceCollection services, IConfiguration settings) =>
         services
             .AddSingleton<TicketStore>()
+            .AddSingleton<ReplyStore>()
             .AddSingleton<MarkingStore>()
             .AddSingleton<SetAsideStore>()
             .AddSingleton<AnswerWriter>()
@@ -17,6 +18,7 @@ public sealed class TicketsFeature : IFeature
     public void Map(RouteGroupBuilder api)
     {
         MyEndpoints.Map(api);
+        TaskEndpoints.Map(api);
         MarkingEndpoints.Map(api);
         SetAsideEndpoints.Map(api);
     }

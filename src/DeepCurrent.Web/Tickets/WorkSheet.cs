@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
@@ -14,6 +15,8 @@ public sealed record MyWork
 {
     public required TicketId Id { get; init; }
 
+    public required TaskKind Kind { get; init; }
+
     public required string Title { get; init; }
 
     public required TicketState State { get; init; }
@@ -26,6 +29,7 @@ public sealed record MyWork
 
     public required Fathoms Depth { get; init; }
 
+    /// <summary>Empty where the quiz is done without the text.</summary>
     public required IReadOnlyList<IReadOnlyList<string>> Pages { get; init; }
 
     public required IReadOnlyList<MyWord> Words { get; init; }
@@ -63,19 +67,22 @@ public sealed class WorkSheet(TicketStore tickets, TextStore texts, ReadingStore
         return new()
         {
             Id = ticket.Id,
+            Kind = ticket.Kind,
             Title = body.Title,
             State = ticket.State,
             Attempts = ticket.Attempts,
             Page = ticket.Page,
             Directions = ticket.Directions,
             Depth = body.Depth,
-            Pages = body.Pages,
-            Words = words,
+            Pages = ticket.Kind is TaskKind.Quiz ? [] : body.Pages,
+            Words = ticket.Kind is TaskKind.Quiz ? [] : words,
             Questions = [.. sheet.Questions.Where(q => !q.OnTheWay).Select(sheet.View)],
             OnTheWay = [.. sheet.Questions.Where(q => q.OnTheWay).Select(sheet.View)],
             Sentences = sentences,
-            Sound = (await readings.Heard(ticket.TextId, schoolId)).Contains(ticket.VersionId),
-            Aloud = ticket.Aloud,
+            Sound =
+                ticket.Kind is not TaskKind.Quiz
+                && (await readings.Heard(ticket.TextId, schoolId)).Contains(ticket.VersionId),
+            Aloud = ticket.Aloud || ticket.Kind is TaskKind.Recording,
             Recording = await records.OfTicket(ticket.Id, ticket.ReaderId),
         };
     }

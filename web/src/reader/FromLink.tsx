@@ -3,7 +3,7 @@ import { t } from '../shared/words';
 import { ReaderBar, ReaderPage } from '../ui/Reader';
 import { PageTitle } from '../ui/PageTitle';
 import { Empty, Show } from '../ui/Show';
-import { finished, toTicket, useMine } from './queries';
+import { finished, toResult, toTicket, useMine } from './queries';
 import { ToMyReading } from './ToMyReading';
 
 /** Where a link to an assignment leads its reader: to the task, or to its result. */
@@ -15,7 +15,7 @@ export function FromLink() {
       {(all) => {
         const those = all.filter((k) => k.assignmentId === assignmentId);
         const ticket = those.find((k) => !finished(k)) ?? those[0];
-        if (ticket) return <Navigate to={finished(ticket) ? `/text/${ticket.id}/result` : toTicket(ticket)} replace />;
+        if (ticket) return <Navigate to={finished(ticket) ? toResult(ticket) : toTicket(ticket)} replace />;
         return (
           <ReaderPage>
             <ReaderBar>

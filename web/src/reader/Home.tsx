@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { dayOf, percent, today } from '../shared/format';
 import { useLeave, type Session } from '../shared/session';
 import { pictureOf } from '../shared/paragraphs';
+import { ofText, type TaskKind } from '../shared/taskKinds';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { ChooseNext, PutBack } from './ChooseNext';
@@ -13,7 +14,8 @@ import { useAhead } from './offline/kept';
 import { useOutbox } from './offline/outbox';
 import { forgetKept } from './offline/store';
 import { forgetFiles } from './offline/worker';
-import { finished, toTicket, useMine, workOf, type MyTicket, type Work } from './queries';
+import { finished, toResult, toTicket, useMine, workOf, type MyTicket, type Work } from './queries';
+import { taskOf } from './task/useTask';
 import { RefusedNote } from './RefusedNote';
 import { Button } from '../ui/Button';
 import { Directions, ReaderBar, ReaderPage, bigPlate, islandLook } from '../ui/Reader';
@@ -34,14 +36,26 @@ const terms = (k: MyTicket) =>
     k.dueOn && due(k, k.dueOn),
     k.closesOn && t('open until {{day}}', { day: dayOf(k.closesOn) }),
   ].filter((x) => x !== false && x !== null && x !== '');
-const length = (k: MyTicket) =>
-  [
+/** How much it is, by what there is to do. */
+const lengths: Record<TaskKind, (k: MyTicket) => (string | false)[]> = {
+  Text: (k) => [
     t('{{count}} words', { count: k.words }),
     t('{{count}} questions', { count: k.questions }),
     k.aloud && t('to read aloud'),
-  ]
-    .filter(Boolean)
-    .join(', ');
+  ],
+  Quiz: (k) => [t('{{count}} questions', { count: k.questions })],
+  Recording: (k) => [t('{{count}} words', { count: k.words }), t('to read aloud')],
+  Written: () => [t('to write')],
+  Words: (k) => [t('{{count}} words to practise', { count: k.toPractise })],
+  Link: () => [t('a page to open')],
+};
+const length = (k: MyTicket) => lengths[k.kind](k).filter(Boolean).join(', ');
+/** What the button says that leads to it. */
+function startOf(k: MyTicket) {
+  const reads = k.kind === 'Text' || k.kind === 'Recording';
+  if (k.state === 'UnderWay') return reads ? t('Continue reading') : t('Continue');
+  return reads ? t('Start reading') : t('Start');
+}
 
 /** What is next, what comes after, and what is finished. */
 export function Home({ session }: { session: Session }) {
@@ -135,7 +149,9 @@ function useFetchAhead(tickets: MyTicket[]) {
   };
   useAhead(client, [
     ...checks.map((k) => checkOf(k.id)),
-    ...tickets.filter((k) => !finished(k)).map((k) => ({ ...workOf(k.id), sounds: files })),
+    ...tickets
+      .filter((k) => !finished(k))
+      .map((k) => (ofText(k.kind) ? { ...workOf(k.id), sounds: files } : taskOf(k.id))),
   ]);
 }
 
@@ -194,11 +210,8 @@ function Next({ ticket: next }: { ticket: MyTicket | undefined }) {
       {next.directions && <Directions>{next.directions}</Directions>}
       <p className="text-soft">{[length(next), ...terms(next)].join(' · ')}</p>
       <Button asChild look="main" size="reader">
-        <Link
-          to={toTicket(next)}
-          aria-label={`${next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}: ${next.title}`}
-        >
-          {next.state === 'UnderWay' ? t('Continue reading') : t('Start reading')}
+        <Link to={toTicket(next)} aria-label={`${startOf(next)}: ${next.title}`}>
+          {startOf(next)}
         </Link>
       </Button>
     </article>
@@ -218,7 +231,7 @@ function Finished({ tickets: done }: { tickets: MyTicket[] }) {
       <ul className="grid gap-2">
         {done.slice(0, 12).map((k) => (
           <li key={k.id}>
-            <Link className={bigPlate} to={`/text/${k.id}/result`}>
+            <Link className={bigPlate} to={toResult(k)}>
               <b>{k.title}</b>
               <span className="text-soft">
                 {k.handedInAt ? dayOf(k.handedInAt) : t('not sent yet')}

@@ -1,18 +1,18 @@
 import { BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { sentence } from '../shared/api';
+import { useEffect, useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
 import { keys } from '../shared/keys';
 import { Block } from '../shared/paragraphs';
 import type { Session } from '../shared/session';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { LeadLine } from './LeadLine';
-import { keptAnswers, send, useOutbox } from './offline/outbox';
+import { keptAnswers, sendOpened, useOutbox } from './offline/outbox';
 import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
 import { finished, letters, useWork, type Work } from './queries';
+import { useHandIn } from './useHandIn';
 import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
 import { ToMyReading } from './ToMyReading';
@@ -59,6 +59,11 @@ function Questions({ work, name }: { work: Work; name: string }) {
       keys.my.ticket(work.id),
       (w) => w && { ...w, state: 'UnderWay', questions: w.questions.map((q) => (q.id === next.id ? next : q)) },
     );
+  // Where the quiz is all there is, it is opened here, and there is no text to look in.
+  const withText = work.kind !== 'Quiz';
+  useEffect(() => {
+    if (!withText && work.state === 'Waiting') void sendOpened(work.id);
+  }, [withText, work.id, work.state]);
   const left = work.questions.filter((q) => !tried(q, kept)).length;
   return (
     <ReaderSide>
@@ -89,15 +94,16 @@ function Questions({ work, name }: { work: Work; name: string }) {
           kept={kept.get(question.id)}
           said={(next) => next && patch(next)}
         />
-        <TextSheet work={work} open={peek} toggle={() => setPeek(!peek)} />
+        {withText && <TextSheet work={work} open={peek} toggle={() => setPeek(!peek)} />}
       </Water>
       <ReaderFoot>
-        {at > 0 ? (
+        {at > 0 && (
           <Button size="reader" onClick={() => go(at - 1)}>
             <CaretLeft size={24} aria-hidden />
             {t('Back')}
           </Button>
-        ) : (
+        )}
+        {at === 0 && withText && (
           <Button asChild size="reader">
             <Link to={`/text/${work.id}`}>
               <CaretLeft size={24} aria-hidden />
@@ -122,35 +128,6 @@ function Questions({ work, name }: { work: Work; name: string }) {
       </ReaderFoot>
     </ReaderSide>
   );
-}
-
-function useHandIn(ticketId: string) {
-  const [error, setError] = useState('');
-  const [busy, setBusy] = useState(false);
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const handIn = async () => {
-    setBusy(true);
-    setError('');
-    try {
-      const result = await send({
-        id: `${ticketId}-hand-in`,
-        about: ticketId,
-        kind: 'hand-in',
-        params: { path: { ticketId: ticketId }, query: { at: new Date().toISOString() } },
-        body: undefined,
-      });
-      if (result) client.setQueryData(keys.my.result(ticketId), result);
-      void client.invalidateQueries({ queryKey: keys.my.tickets });
-      void client.invalidateQueries({ queryKey: keys.my.ticket(ticketId) });
-      await navigate(`/text/${ticketId}/result`);
-    } catch (e) {
-      setError(sentence(e));
-    } finally {
-      setBusy(false);
-    }
-  };
-  return { handIn, error, busy };
 }
 
 /** The text beside the question, one tap away. */

@@ -17,12 +17,14 @@ const parts = {
   result: () => import('./Result'),
   choose: () => import('./Choose'),
   check: () => import('./check/Check'),
+  task: () => import('./task/Task'),
 };
 const Reading = part(parts.reading);
 const Quiz = part(parts.quiz);
 const Result = part(parts.result);
 const Choose = part(parts.choose);
 const Check = part(parts.check);
+const Task = part(parts.task);
 
 /** The reader's side. Everything of it is one reader's: with another it begins anew. */
 export default function Reader({ session }: { session: Session }) {
@@ -51,6 +53,7 @@ function Own({ session }: { session: Session }) {
         <Route path="/text/:ticketId/quiz" element={<Quiz session={session} />} />
         <Route path="/text/:ticketId/result" element={<Result />} />
         <Route path="/check/:sittingId" element={<Check session={session} />} />
+        <Route path="/do/:ticketId" element={<Task session={session} />} />
         <Route path="/task/:assignmentId" element={<FromLink />} />
         <Route path="/choose" element={<Choose />} />
         <Route path="*" element={<Navigate to="/" replace />} />

@@ -1,21 +1,22 @@
 import { cx } from 'class-variance-authority';
 import { CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
 import { Fragment, useEffect, useRef, useState, type PointerEvent } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams } from 'react-router';
 import { plain } from '../shared/paragraphs';
 import { t } from '../shared/words';
 import { Between } from './Between';
 import { LeadLine } from './LeadLine';
 import { Listen } from './Listen';
 import { RecordMine } from './RecordMine';
-import { send } from './offline/outbox';
+import { sendOpened } from './offline/outbox';
 import { Paragraph } from './Paragraph';
 import { finished, letters, useWork, type Work } from './queries';
+import { useHandIn } from './useHandIn';
 import { useSpell } from './useSpell';
 import { useReadAloud } from './useReadAloud';
 import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
-import { ReaderBar, ReaderFoot, ReaderSide, Water, pageLook } from '../ui/Reader';
+import { ReaderBar, ReaderFoot, ReaderSide, Say, Water, pageLook } from '../ui/Reader';
 import { Show } from '../ui/Show';
 import { ToMyReading } from './ToMyReading';
 import { PageTitle } from '../ui/PageTitle';
@@ -23,18 +24,12 @@ import { PageTitle } from '../ui/PageTitle';
 export default function Reading() {
   const { ticketId = '' } = useParams();
   const work = useWork(ticketId);
-  return <Show query={work}>{(w) => <Pages key={w.id} work={w} />}</Show>;
+  return (
+    <Show query={work}>
+      {(w) => (w.kind === 'Quiz' ? <Navigate to={`/text/${w.id}/quiz`} replace /> : <Pages key={w.id} work={w} />)}
+    </Show>
+  );
 }
-
-/** The server hears, now or later, that the text was opened. */
-const opened = (ticketId: string) =>
-  send({
-    id: `${ticketId}-open`,
-    about: ticketId,
-    kind: 'open',
-    params: { path: { ticketId }, query: { at: new Date().toISOString() } },
-    body: undefined,
-  }).catch(() => undefined);
 
 const tints = ['paper', 'sea', 'sand', 'plain'] as const;
 type Tint = (typeof tints)[number];
@@ -53,7 +48,7 @@ function Pages({ work }: { work: Work }) {
   const aloud = useReadAloud(sure(work.pages[page]).map(plain).join(' '));
   useSpell(work.id, page, !finished(work));
   useEffect(() => {
-    if (work.state === 'Waiting') void opened(work.id);
+    if (work.state === 'Waiting') void sendOpened(work.id);
   }, [work.id, work.state]);
   useEffect(() => {
     body.current?.focus({ preventScroll: true });
@@ -67,7 +62,11 @@ function Pages({ work }: { work: Work }) {
     setWord(null);
     setPage(to);
   };
-  const toQuiz = () => navigate(finished(work) ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
+  const { handIn, error } = useHandIn(work.id);
+  const goOn = () => {
+    if (finished(work)) return navigate(`/text/${work.id}/result`);
+    return work.kind === 'Recording' ? handIn() : navigate(`/text/${work.id}/quiz`);
+  };
   return (
     <ReaderSide>
       <ReaderBar>
@@ -126,9 +125,11 @@ function Pages({ work }: { work: Work }) {
             {aloud.on ? t('Stop listening') : t('Listen')}
           </Button>
         )}
+        {error && <Say role="alert">{error}</Say>}
         {last ? (
-          <Button look="main" size="reader" onClick={() => void toQuiz()}>
-            {finished(work) ? t('See result') : t('Go to questions')}
+          <Button look="main" size="reader" onClick={() => void goOn()}>
+            {finished(work) && t('See result')}
+            {!finished(work) && (work.kind === 'Recording' ? t('Hand in') : t('Go to questions'))}
             <CaretRight size={24} aria-hidden />
           </Button>
         ) : (

@@ -67,19 +67,28 @@ export default function Result() {
         <Show query={result}>
           {(r) => (
             <Main>
-              <h2>
-                {t('{{right}} of {{n}} right on the first try', { right: r.right, n: r.questions })}{' '}
-                <TideMarks of={r.lines.map((l) => l.mark)} />
-              </h2>
+              {r.questions > 0 ? (
+                <h2>
+                  {t('{{right}} of {{n}} right on the first try', { right: r.right, n: r.questions })}{' '}
+                  <TideMarks of={r.lines.map((l) => l.mark)} />
+                </h2>
+              ) : (
+                <>
+                  <h2>{t('Handed in')}</h2>
+                  <p>{t('Your teacher can listen to it now.')}</p>
+                </>
+              )}
               <ol>
                 {r.lines.map((l) => (
                   <Line key={l.stem} l={l} />
                 ))}
               </ol>
               <Row>
-                <Button asChild size="reader">
-                  <Link to={`/text/${r.id}`}>{t('Read again')}</Link>
-                </Button>
+                {r.kind !== 'Quiz' && (
+                  <Button asChild size="reader">
+                    <Link to={`/text/${r.id}`}>{t('Read again')}</Link>
+                  </Button>
+                )}
                 <Button asChild look="main" size="reader">
                   <Link to="/">{t('My reading')}</Link>
                 </Button>

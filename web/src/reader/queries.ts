@@ -1,6 +1,7 @@
 import { api, ok, type Api } from '../shared/api';
 import { useQuery } from '@tanstack/react-query';
 import { keys } from '../shared/keys';
+import { ofText } from '../shared/taskKinds';
 import { isDone, type TicketState } from '../shared/ticketStates';
 import { handInWaits } from './offline/outbox';
 import { getKept } from './offline/kept';
@@ -20,8 +21,12 @@ export const letters = (depth: number) => (depth < 30 ? 'first' : 'serif');
 /** Handed in, here or already on the server: nothing more can be answered. */
 export const finished = (of: { id: string; state: TicketState }) => isDone(of.state) || handInWaits(of.id);
 /** Where a reader goes on with it. */
-export const toTicket = (k: MyTicket) =>
-  k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`;
+export function toTicket(k: MyTicket) {
+  if (!ofText(k.kind)) return `/do/${k.id}`;
+  return k.kind !== 'Recording' && k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`;
+}
+/** Where a reader sees what became of it. */
+export const toResult = (k: MyTicket) => (ofText(k.kind) ? `/text/${k.id}/result` : `/do/${k.id}`);
 export type Choices = Api<'ChoicesView'>;
 export const useChoices = () =>
   useQuery({ queryKey: keys.my.choices, queryFn: () => getKept('/my/choices', () => ok(api.GET('/my/choices'))) });

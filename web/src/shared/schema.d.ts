@@ -6658,6 +6658,162 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/my/tasks/{ticketId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyTask'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/reply': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReplyRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyTask'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/task': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyTask'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/reply/mark': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MarkRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MarkedView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/marking': {
     parameters: {
       query?: never;
@@ -8035,6 +8191,7 @@ export interface components {
     AlsoIn: {
       classId: components['schemas']['ClassId'];
       texts: components['schemas']['TextToGive'][];
+      taskIds?: null | components['schemas']['AssignmentId'][];
     };
     /**
      * Format: uuid
@@ -8090,6 +8247,9 @@ export interface components {
       need?: null | components['schemas']['Need'];
       place?: null | components['schemas']['WorkPlace'];
       alsoIn?: null | components['schemas']['AlsoIn'][];
+      kind?: null | components['schemas']['TaskKind'];
+      questions?: null | components['schemas']['QuestionId'][];
+      tasks?: null | components['schemas']['TaskToGive'][];
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -8114,7 +8274,8 @@ export interface components {
       id: components['schemas']['AssignmentId'];
       classId: components['schemas']['ClassId'];
       taskId: components['schemas']['TaskId'];
-      textId: components['schemas']['TextId'];
+      kind: components['schemas']['TaskKind'];
+      textId: null | components['schemas']['TextId'];
       title: string;
       /** Format: date-time */
       assignedAt: string;
@@ -9544,8 +9705,9 @@ export interface components {
     };
     MyResult: {
       id: components['schemas']['TicketId'];
+      kind: components['schemas']['TaskKind'];
       title: string;
-      score: components['schemas']['Probability'];
+      score: null | components['schemas']['Probability'];
       /** Format: int32 */
       right: number;
       /** Format: int32 */
@@ -9577,9 +9739,29 @@ export interface components {
       /** Format: double */
       seconds: number;
     };
+    MyTask: {
+      id: components['schemas']['TicketId'];
+      kind: components['schemas']['TaskKind'];
+      state: components['schemas']['TicketState'];
+      title: string;
+      directions: string;
+      comment: string;
+      prompt: string;
+      url: string;
+      words: components['schemas']['MyWord'][];
+      /** Format: int32 */
+      atOnce: number;
+      written: string;
+      practised: components['schemas']['PractisedWord'][];
+      score: null | components['schemas']['Probability'];
+      /** Format: int32 */
+      mark: null | number;
+      said: string;
+    };
     MyTicket: {
       id: components['schemas']['TicketId'];
       assignmentId: components['schemas']['AssignmentId'];
+      kind: components['schemas']['TaskKind'];
       title: string;
       blurb: string;
       /** Format: int32 */
@@ -9592,6 +9774,8 @@ export interface components {
       questions: number;
       /** Format: int32 */
       answered: number;
+      /** Format: int32 */
+      toPractise: number;
       state: components['schemas']['TicketState'];
       /** Format: date */
       dueOn: null | string;
@@ -9619,6 +9803,7 @@ export interface components {
     };
     MyWork: {
       id: components['schemas']['TicketId'];
+      kind: components['schemas']['TaskKind'];
       title: string;
       state: components['schemas']['TicketState'];
       /** Format: int32 */
@@ -9870,8 +10055,8 @@ export interface components {
       page: number;
       /** Format: int32 */
       pages: number;
-      depth: components['schemas']['Fathoms'];
-      forecast: components['schemas']['Probability'];
+      depth: null | components['schemas']['Fathoms'];
+      forecast: null | components['schemas']['Probability'];
       score: null | components['schemas']['Probability'];
       /** Format: int32 */
       answered: number;
@@ -9933,6 +10118,21 @@ export interface components {
       /** Format: date-time */
       lastMissed: string;
       said: string[];
+    };
+    /** @description How a word of a list went. */
+    PractisedWord: {
+      /**
+       * Format: int32
+       * @description Its place in the list, from 0.
+       */
+      word: number;
+      /**
+       * Format: int32
+       * @description How often its reader has tried it, from 1.
+       */
+      tries: number;
+      /** @description It has been right. */
+      known: boolean;
     };
     /** @description One line of what a change would do. */
     PreviewLine: {
@@ -10143,10 +10343,10 @@ export interface components {
     ReadingView: {
       ticketId: components['schemas']['TicketId'];
       title: string;
-      version: string;
-      versionDepth: components['schemas']['Fathoms'];
+      version: null | string;
+      versionDepth: null | components['schemas']['Fathoms'];
       state: components['schemas']['TicketState'];
-      forecast: components['schemas']['Probability'];
+      forecast: null | components['schemas']['Probability'];
       score: null | components['schemas']['Probability'];
       /** Format: double */
       seconds: number;
@@ -10236,6 +10436,27 @@ export interface components {
     RemindRequest: {
       ticketIds: components['schemas']['TicketId'][];
     };
+    /** @description What a reader did for a task without a text, in one round. */
+    Reply: {
+      /** @description Written. */
+      words: string;
+      practised: components['schemas']['PractisedWord'][];
+      /**
+       * Format: int32
+       * @description 0 to 3, of what was written; null until a person has marked it.
+       */
+      mark?: null | number;
+      /** @default  */
+      comment: string;
+      /** @description Whether there is something in it. */
+      begun?: boolean;
+    };
+    ReplyRequest: {
+      words?: null | string;
+      practised?: null | components['schemas']['PractisedWord'][];
+      /** Format: date-time */
+      at: string;
+    };
     RetireRequest: {
       retired: boolean;
     };
@@ -10313,6 +10534,13 @@ export interface components {
       readings: number;
       levelSet: boolean;
       signals: components['schemas']['SignalView'][];
+    };
+    RoundReply: {
+      /** Format: int32 */
+      round: number;
+      /** Format: date-time */
+      at: string;
+      reply: components['schemas']['Reply'];
     };
     /**
      * @description What becomes of a row.
@@ -10877,11 +11105,53 @@ export interface components {
      * @description The id of a request to take readers into a class.
      */
     TakingInId: string;
+    /** @description What a task without a text is about. It is kept as it was when it was given. */
+    TaskContent: {
+      /** @description What readers see in their lists. */
+      title: string;
+      /**
+       * @description Of a written answer.
+       * @default
+       */
+      prompt: string;
+      /**
+       * @description Where a link leads.
+       * @default
+       */
+      url: string;
+      /** @description To practise. */
+      words?: null | components['schemas']['ListedWord'][];
+      /**
+       * Format: int32
+       * @description Words that are practised at once, 2 to int WordListRules.AtOnce.
+       * @default 10
+       */
+      atOnce: number;
+      /**
+       * Format: uuid
+       * @description The list the words came from; it may have changed since, or be gone.
+       */
+      list?: string;
+    };
     /**
      * Format: uuid
      * @description The id of one thing to do within an assignment.
      */
     TaskId: string;
+    /** @enum {unknown} */
+    TaskKind: 'Text' | 'Quiz' | 'Recording' | 'Written' | 'Words' | 'Link';
+    TaskToGive: {
+      id: components['schemas']['AssignmentId'];
+      kind: components['schemas']['TaskKind'];
+      title: string;
+      prompt?: null | string;
+      url?: null | string;
+      /** Format: uuid */
+      wordListId?: string;
+      words?: null | number[];
+      /** Format: int32 */
+      atOnce?: null | number;
+    };
     /** @description A part of a school year that goals are set for; both days count. */
     Term: {
       id: components['schemas']['TermId'];
@@ -11061,10 +11331,10 @@ export interface components {
       readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
-      version: string;
-      versionDepth: components['schemas']['Fathoms'];
+      version: null | string;
+      versionDepth: null | components['schemas']['Fathoms'];
       state: components['schemas']['TicketState'];
-      forecast: components['schemas']['Probability'];
+      forecast: null | components['schemas']['Probability'];
       /** Format: int32 */
       page: number;
       /** Format: int32 */
@@ -11101,6 +11371,9 @@ export interface components {
     TicketView: {
       ticket: components['schemas']['TicketRow'];
       classId: components['schemas']['ClassId'];
+      kind: components['schemas']['TaskKind'];
+      content: null | components['schemas']['TaskContent'];
+      replies: components['schemas']['RoundReply'][];
       title: string;
       mayMark: boolean;
       questions: components['schemas']['QuestionView'][];

@@ -12,7 +12,7 @@ let state = { answers: 0, away: false, refused: [] as Entry[] };
 const listeners = new Set<() => void>();
 /** Who waits for what the server says, by the entry that was sent and not by its id: a newer one may have the same. */
 const asked = new Map<Entry, { resolve: (said: unknown) => void; reject: (e: unknown) => void }>();
-const isAnswer = (k: Entry) => k.kind === 'answer' || k.kind === 'stage';
+const isAnswer = (k: Entry) => k.kind === 'answer' || k.kind === 'stage' || k.kind === 'reply';
 
 function tell() {
   state = {
@@ -37,6 +37,9 @@ export const answersWaiting = (about: string) => waitingFor(about).filter(isAnsw
 export const recordingWaits = (ticketId: string) => waitingFor(ticketId).some((k) => k.kind === 'recording');
 /** The reader has handed it in, and the server does not know yet. */
 export const handInWaits = (ticketId: string) => waitingFor(ticketId).some((k) => k.kind === 'hand-in');
+/** What was written or practised for a task without a text, kept here and not yet sent. */
+export const keptReply = (ticketId: string) =>
+  waitingFor(ticketId).find((k) => k.kind === 'reply')?.body as Sent<'reply'> | undefined;
 /** Answers of a ticket that are kept here and not yet sent, by question; of several tries the last. */
 export const keptAnswers = (ticketId: string) =>
   new Map(
@@ -145,6 +148,7 @@ const outcomeOf = (e: unknown): Outcome => {
 
 const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
   answer: 'Answer',
+  reply: 'Answer',
   stage: 'Answer',
   spell: 'Reading',
   open: 'Reading',
@@ -153,7 +157,11 @@ const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
 };
 /** How many answers it holds. */
 export const answersIn = (k: Entry) =>
-  k.kind === 'answer' ? 1 : k.kind === 'stage' ? (k.body as { answers: unknown[] }).answers.length : 0;
+  k.kind === 'answer' || k.kind === 'reply'
+    ? 1
+    : k.kind === 'stage'
+      ? (k.body as { answers: unknown[] }).answers.length
+      : 0;
 
 /** Tells the server what it refused, so that the teacher knows of it. */
 async function tellRefused(k: Entry) {
@@ -242,6 +250,16 @@ export async function send<K extends Kind>(
     asked.delete(entry);
   }
 }
+
+/** The server hears, now or later, that a task was opened. */
+export const sendOpened = (ticketId: string) =>
+  send({
+    id: `${ticketId}-open`,
+    about: ticketId,
+    kind: 'open',
+    params: { path: { ticketId }, query: { at: new Date().toISOString() } },
+    body: undefined,
+  }).catch(() => undefined);
 
 /** Its reader has seen that something could not be taken. */
 export const dismissRefused = async () => {

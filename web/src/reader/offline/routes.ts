@@ -4,6 +4,7 @@ import type { Paths } from '../../shared/api';
 /** Where each kind of work goes when it is sent. */
 const routes = {
   answer: ['put', '/my/tickets/{ticketId}/answers/{answerId}'],
+  reply: ['put', '/my/tickets/{ticketId}/reply'],
   stage: ['put', '/my/checks/{sittingId}/stages/{stageId}'],
   spell: ['put', '/my/tickets/{ticketId}/spells/{spellId}'],
   recording: ['put', '/my/tickets/{ticketId}/recording/{recordId}'],

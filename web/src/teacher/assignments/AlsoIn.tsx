@@ -3,7 +3,7 @@ import { Checkbox } from '../../ui/Checkbox';
 import type { GivingState } from './useGiving';
 
 /** The same for everybody of other classes, all at once. */
-export function AlsoIn({ of, skip }: { of: GivingState['also']; skip: boolean }) {
+export function AlsoIn({ of, skip = false }: { of: GivingState['also']; skip?: boolean }) {
   if (of.classes.length === 0) return null;
   return (
     <fieldset className="grid gap-1">
@@ -20,13 +20,15 @@ export function AlsoIn({ of, skip }: { of: GivingState['also']; skip: boolean })
         const n = (zone: string) => getting.filter((f) => f.zone === zone).length;
         return (
           <p key={o.classId} className="text-sm">
-            {t('{{name}}: {{n}} within reach, {{easy}} easy, {{deep}} too deep, {{had}} have had it.', {
-              name: o.name,
-              n: n('Instructional'),
-              easy: n('Independent'),
-              deep: n('Frustration'),
-              had: o.fits.filter((f) => f.before).length,
-            })}
+            {o.fits.length === 0 && t('{{name}}: {{count}} readers.', { name: o.name, count: o.readers })}
+            {o.fits.length > 0 &&
+              t('{{name}}: {{n}} within reach, {{easy}} easy, {{deep}} too deep, {{had}} have had it.', {
+                name: o.name,
+                n: n('Instructional'),
+                easy: n('Independent'),
+                deep: n('Frustration'),
+                had: o.fits.filter((f) => f.before).length,
+              })}
           </p>
         );
       })}

@@ -7,11 +7,12 @@ import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { Block } from '../../shared/paragraphs';
 import { isDone, ticketWords } from '../../shared/ticketStates';
+import { ofText, taskWords } from '../../shared/taskKinds';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { Button } from '../../ui/Button';
 import { PageHead, ScrollPage } from '../../ui/Page';
-import { bigPlate, Directions, pageLook } from '../../ui/Reader';
+import { bigPlate, Directions, pageLook, Written } from '../../ui/Reader';
 import { Empty, Show } from '../../ui/Show';
 import { unusual } from './terms';
 
@@ -77,16 +78,54 @@ export default function AsReader() {
 const aboutOf = (k: MyTicket) =>
   [
     t(ticketWords[k.state]),
-    t('{{count}} words', { count: k.words }),
-    t('{{count}} questions', { count: k.questions }),
+    k.kind !== 'Text' && t(taskWords[k.kind]),
+    k.words > 0 && t('{{count}} words', { count: k.words }),
+    k.questions > 0 && t('{{count}} questions', { count: k.questions }),
+    k.toPractise > 0 && t('{{count}} words to practise', { count: k.toPractise }),
     k.dueOn && t('due {{day}}', { day: dayOf(k.dueOn) }),
     ...unusual({ ...k, visibleFrom: '', note: '' }),
   ]
     .filter(Boolean)
     .join(' · ');
 
+/** What there is to do, as it comes. */
+const Task = ({ ticket }: { ticket: MyTicket }) =>
+  ofText(ticket.kind) ? <Text ticket={ticket} /> : <Other ticket={ticket} />;
+
+function Other({ ticket }: { ticket: MyTicket }) {
+  const task = useQuery({
+    queryKey: keys.task(ticket.id),
+    queryFn: () => ok(api.GET('/tickets/{ticketId}/task', { params: { path: { ticketId: ticket.id } } })),
+  });
+  return (
+    <section aria-label={ticket.title} className="bg-depth-2 grid justify-items-center rounded-md px-6 py-12">
+      <Show query={task}>
+        {(k) => (
+          <article className={pageLook({ kind: 'door', letters: 'ui' })}>
+            {k.comment && <Directions>{k.comment}</Directions>}
+            {k.directions && <Directions>{k.directions}</Directions>}
+            <h2>{k.prompt || k.title}</h2>
+            {k.url && <p className="wrap-anywhere">{k.url}</p>}
+            {k.words.length > 0 && (
+              <dl className="grid gap-3">
+                {k.words.map((w) => (
+                  <div key={`${w.text} ${w.part}`}>
+                    <dt className="font-first text-2xl font-bold">{w.text}</dt>
+                    <dd>{w.meaning}</dd>
+                  </div>
+                ))}
+              </dl>
+            )}
+            {k.written && <Written>{k.written}</Written>}
+          </article>
+        )}
+      </Show>
+    </section>
+  );
+}
+
 /** The pages and the questions, as they come. */
-function Task({ ticket }: { ticket: MyTicket }) {
+function Text({ ticket }: { ticket: MyTicket }) {
   const work = useQuery({
     queryKey: keys.work(ticket.id),
     queryFn: () => ok(api.GET('/tickets/{ticketId}/work', { params: { path: { ticketId: ticket.id } } })),

@@ -4,6 +4,7 @@ import { Link, useOutletContext, useParams } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
+import { asks, taskWords } from '../../shared/taskKinds';
 import { ticketWords } from '../../shared/ticketStates';
 import { phrase, t } from '../../shared/words';
 import { calledIn } from '../classQueries';
@@ -28,16 +29,23 @@ const columnsFor = (classId: string, called: ReturnType<typeof calledIn>): Colum
     key: 'version',
     name: phrase('Version'),
     num: true,
-    by: (k) => k.versionDepth,
-    show: (k) => t('{{n}} fm', { n: fm(k.versionDepth) }),
+    by: (k) => k.versionDepth ?? 0,
+    show: (k) => (k.versionDepth == null ? '–' : t('{{n}} fm', { n: fm(k.versionDepth) })),
   },
-  { key: 'fit', name: phrase('Fit'), num: true, by: (k) => k.forecast, show: (k) => percent(k.forecast) },
+  {
+    key: 'fit',
+    name: phrase('Fit'),
+    num: true,
+    by: (k) => k.forecast ?? 0,
+    show: (k) => (k.forecast == null ? '–' : percent(k.forecast)),
+  },
   {
     key: 'page',
     name: phrase('Page'),
     num: true,
     by: (k) => (k.openedAt ? k.page : -1),
-    show: (k) => (k.openedAt ? t('{{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages }) : '–'),
+    show: (k) =>
+      k.openedAt && k.pages > 0 ? t('{{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages }) : '–',
   },
   { key: 'time', name: phrase('Active time'), num: true, by: (k) => k.seconds, show: (k) => minutes(k.seconds) },
   {
@@ -95,7 +103,9 @@ export default function Assignment() {
           <PageHead title={a.title}>
             <p className="text-soft">
               {t('given {{day}}', { day: dayOf(a.assignedAt) })}
-              {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`} · {t('tries per question')} {a.attempts}
+              {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`}
+              {a.kind !== 'Text' && ` · ${t(taskWords[a.kind])}`}
+              {asks(a.kind) && ` · ${t('tries per question')} ${a.attempts}`}
             </p>
           </PageHead>
           {a.correctedAt && (

@@ -4,6 +4,7 @@ import { Link, useOutletContext } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, percent } from '../../shared/format';
 import { keys } from '../../shared/keys';
+import { taskWords } from '../../shared/taskKinds';
 import { useLater } from '../../shared/useLater';
 import { phrase, t, type Phrase } from '../../shared/words';
 import type { Place } from '../frame/Frame';
@@ -26,10 +27,14 @@ const columns: Column<Row>[] = [
     key: 'text',
     name: phrase('Text'),
     show: (a) => a.title,
-    beside: (a) =>
-      a.correctedAt && (
-        <small className="text-soft"> {t('edited since, {{day}}', { day: dayOf(a.correctedAt) })}</small>
-      ),
+    beside: (a) => (
+      <>
+        {a.kind !== 'Text' && <small className="text-soft"> {t(taskWords[a.kind])}</small>}
+        {a.correctedAt && (
+          <small className="text-soft"> {t('edited since, {{day}}', { day: dayOf(a.correctedAt) })}</small>
+        )}
+      </>
+    ),
   },
   {
     key: 'given',

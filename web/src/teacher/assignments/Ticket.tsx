@@ -8,12 +8,14 @@ import { dayOf, fm, halfRange, minutes, percent, signed, timeOf } from '../../sh
 import { keys } from '../../shared/keys';
 import { kindOf } from '../texts/quiz/kinds';
 import { markName, TideMarks } from '../../ui/TideMarks';
+import { taskWords } from '../../shared/taskKinds';
 import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
 import { setAsideSentences } from '../../shared/setAside';
 import { MarkAnswer } from './MarkAnswer';
+import { TaskReply } from './TaskReply';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
 import { Notice, PageHead } from '../../ui/Page';
@@ -47,9 +49,12 @@ export default function Ticket() {
             beside={
               <p className="text-soft">
                 {t(ticketWords[x.ticket.state])}
-                {x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} ·{' '}
-                {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')}{' '}
-                {minutes(x.ticket.seconds)}
+                {x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`}
+                {x.kind !== 'Text' && ` · ${t(taskWords[x.kind])}`}
+                {x.ticket.versionDepth != null &&
+                  x.ticket.forecast != null &&
+                  ` · ${t('version')} ${fm(x.ticket.versionDepth)} fm · ${t('fit')} ${percent(x.ticket.forecast)}` +
+                    ` · ${t('open')} ${minutes(x.ticket.seconds)}`}
               </p>
             }
           >
@@ -79,45 +84,48 @@ export default function Ticket() {
               {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}
             </Notice>
           )}
-          <div className="border-ink grid border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
-            <ol
-              className={cx(
-                '[&>li]:border-line [&_h2]:font-ui [&_em]:text-overlay grid content-start',
-                '[&_em]:font-semibold [&_em]:not-italic [&_h2]:text-[15px] [&>li]:border-b [&>li]:px-4',
-                '[&>li]:py-3',
-              )}
-            >
-              {x.questions.map((q, i) => {
-                const a = sure(x.answers[i]);
-                return (
-                  <li key={q.id}>
-                    <h2>
-                      <Tags q={q} /> {q.stem}
-                    </h2>
-                    <p className="text-soft mt-0.5 mb-1 text-sm">
-                      {a.tries.some((k) => k.correct == null) ? (
-                        t('to mark')
-                      ) : (
-                        <>
-                          <TideMarks of={[a.mark]} /> {markName(a.mark)}
-                        </>
+          {x.content && <TaskReply x={x} />}
+          {!x.content && (
+            <div className="border-ink grid border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
+              <ol
+                className={cx(
+                  '[&>li]:border-line [&_h2]:font-ui [&_em]:text-overlay grid content-start',
+                  '[&_em]:font-semibold [&_em]:not-italic [&_h2]:text-[15px] [&>li]:border-b [&>li]:px-4',
+                  '[&>li]:py-3',
+                )}
+              >
+                {x.questions.map((q, i) => {
+                  const a = sure(x.answers[i]);
+                  return (
+                    <li key={q.id}>
+                      <h2>
+                        <Tags q={q} /> {q.stem}
+                      </h2>
+                      <p className="text-soft mt-0.5 mb-1 text-sm">
+                        {a.tries.some((k) => k.correct == null) ? (
+                          t('to mark')
+                        ) : (
+                          <>
+                            <TideMarks of={[a.mark]} /> {markName(a.mark)}
+                          </>
+                        )}
+                        {a.tooFast && ` · ${t('too fast, left out of the level')}`}
+                        {q.after && ` · ${t('does not count')}`}
+                      </p>
+                      <QuestionKey q={q} tries={a.tries} />
+                      {a.tries.map(
+                        (k) =>
+                          kindOf(q).written && (
+                            <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />
+                          ),
                       )}
-                      {a.tooFast && ` · ${t('too fast, left out of the level')}`}
-                      {q.after && ` · ${t('does not count')}`}
-                    </p>
-                    <QuestionKey q={q} tries={a.tries} />
-                    {a.tries.map(
-                      (k) =>
-                        kindOf(q).written && (
-                          <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />
-                        ),
-                    )}
-                  </li>
-                );
-              })}
-            </ol>
-            <LevelMove x={x} />
-          </div>
+                    </li>
+                  );
+                })}
+              </ol>
+              <LevelMove x={x} />
+            </div>
+          )}
         </section>
       )}
     </Show>
@@ -145,7 +153,7 @@ function LevelMove({ x }: { x: TicketData }) {
     (a, i) => a.tries.length > 0 && !a.tooFast && !sure(x.questions[i]).after && sure(a.tries[0]).correct != null,
   );
   const right = counted.filter((a) => a.mark === 'RightAtOnce').length;
-  const expected = Math.round(k.forecast * counted.length * 10) / 10;
+  const expected = Math.round((k.forecast ?? 0) * counted.length * 10) / 10;
   const step = to - from > 20 ? 5 : 2;
   const ticks = Array.from({ length: 40 }, (_, i) => Math.ceil(from / step) * step + i * step).filter((d) => d <= to);
   return (

@@ -41,10 +41,11 @@ export function useAlsoIn(here: string, textIds: string[]) {
     outlooks: outlooks.map((o) => o.data).filter((o) => o !== undefined),
     ready: outlooks.every((o) => o.data),
     /** As it is sent: names of their own for what is made there. */
-    request: (ids: string[], about: unknown) =>
+    request: (ids: string[], about: unknown, tasks: string[] = []) =>
       chosen.map((classId) => ({
         classId,
         texts: ids.map((textId) => ({ id: idOf(classId, textId, about), textId })),
+        taskIds: tasks.map((task) => idOf(classId, task, about)),
       })),
   };
 }

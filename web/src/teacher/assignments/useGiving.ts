@@ -1,13 +1,12 @@
 import { useMemo, useState, type FormEvent } from 'react';
 import { api, ok } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { addDays } from '../../shared/days';
 import { createOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
+import { howFirst, keepWay, readersOf, termsOfHow, whomFirst, type How } from './how';
 import { useFits } from '../tray/useFits';
 import { sure } from '../../shared/sure';
-import type { Terms } from './terms';
 import { useAlsoIn } from './useAlsoIn';
 import { useNotes } from './useNotes';
 
@@ -21,82 +20,11 @@ export interface Giving {
   done?: () => void;
 }
 
-const inTray = 'tray',
-  everybody = 'all';
-
-/** Whom something is for: those who were picked up, everybody, or a group by its name. */
-function readersOf(who: string, data: ClassData, these: ReaderRow[]): ReaderRow[] {
-  if (who === inTray) return these;
-  return who === everybody ? data.readers : data.readers.filter((r) => groupKey(r.group) === who);
-}
-const groupKey = (name: string | null) => `group ${name ?? ''}`;
-
-/** The choices of whom it is for, each with how many. */
-export function whomOptions(data: ClassData, these: ReaderRow[]) {
-  const groups = [...new Set(data.readers.map((r) => r.group).filter((g) => g !== null))];
-  return [
-    ...(these.length > 0 ? [{ value: inTray, label: t('{{count}} readers in tray', { count: these.length }) }] : []),
-    { value: everybody, label: t('Everybody, {{count}} readers', { count: data.readers.length }) },
-    ...groups.map((name) => ({
-      value: groupKey(name),
-      label: t('{{group}}, {{count}} readers', {
-        group: name,
-        count: data.readers.filter((r) => r.group === name).length,
-      }),
-    })),
-  ];
-}
-
-/** When and how something is given. */
-export interface How {
-  visibleFrom: string;
-  due: string;
-  /** Empty where it goes on. */
-  closesOn: string;
-  need: Terms['need'];
-  place: Terms['place'];
-  attempts: number;
-  directions: string;
-  heading: string;
-  note: string;
-  onTheWay: boolean;
-  aloud: boolean;
-}
-
-type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud' | 'place'>;
-const usual: Way = { attempts: 2, onTheWay: true, aloud: false, place: 'Anywhere' };
-const keptWay = (data: ClassData) => `dc-way-of-${data.id}`;
-const keepWay = (data: ClassData, { attempts, onTheWay, aloud, place }: How) =>
-  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud, place }));
-
-/** As it was last time in this class; nothing is said and no day is set beforehand. */
-function wayOf(data: ClassData): How {
-  return {
-    visibleFrom: '',
-    due: '',
-    closesOn: '',
-    need: 'Required',
-    directions: '',
-    heading: '',
-    note: '',
-    ...usual,
-    ...wayKept(data),
-  };
-}
-
-function wayKept(data: ClassData): Partial<Way> {
-  try {
-    return JSON.parse(localStorage.getItem(keptWay(data)) ?? '{}') as Partial<Way>;
-  } catch {
-    return {};
-  }
-}
-
 /** What is given to whom and how, as it stands in the window; giving it. */
 export function useGiving({ data, texts, readers: these, close, done }: Giving) {
-  const [who, setWho] = useState(these.length > 0 ? inTray : everybody);
+  const [who, setWho] = useState(() => whomFirst(these));
   const readers = useMemo(() => readersOf(who, data, these), [who, data, these]);
-  const [how, put] = useState(() => ({ ...wayOf(data), visibleFrom: data.today, due: addDays(data.today, 4) }));
+  const [how, put] = useState(() => howFirst(data));
   const setHow = (change: Partial<How>) => put((before) => ({ ...before, ...change }));
   const [skip, setSkip] = useState(true);
   const [versions, setVersions] = useState<Record<string, string>>({});
@@ -117,10 +45,8 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
   const notes = useNotes(data.id, {
     readerIds: readers.map((r) => r.id),
     texts: texts.map((x) => x.id),
-    visibleFrom: how.visibleFrom || data.today,
-    dueOn: how.need === 'Recommended' ? null : how.due || null,
-    heading: how.heading,
-    directions: how.directions,
+    kind: how.kind,
+    ...termsOfHow(how, data.today),
   });
   const rows = texts.flatMap((text) =>
     (fits.data ?? [])
@@ -161,18 +87,13 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
       }));
       const request = {
         readerIds: readers.map((r) => r.id),
-        visibleFrom: how.visibleFrom || data.today,
-        dueOn: how.need === 'Recommended' ? null : how.due || null,
-        closesOn: how.closesOn || null,
-        need: how.need,
-        place: how.place,
+        ...termsOfHow(how, data.today),
         attempts: how.attempts,
-        directions: how.directions,
-        heading: how.heading,
-        note: how.note,
         skipGiven: skip,
         onTheWay: how.onTheWay,
-        aloud: how.aloud,
+        aloud: how.kind === 'Text' && how.aloud,
+        kind: how.kind,
+        questions: how.kind === 'Quiz' && texts.length === 1 ? how.questions : null,
         draft,
         texts: wanted,
       };

@@ -1,16 +1,17 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { api, ok } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
+import type { termsOfHow, TextKind } from './how';
 import { useLater } from '../../shared/useLater';
 
-interface About {
+interface About extends ReturnType<typeof termsOfHow> {
   readerIds: string[];
   texts: string[];
-  visibleFrom: string;
-  dueOn: string | null;
-  heading: string;
-  directions: string;
+  kind?: TextKind;
+  tasks?: TaskToGive[];
 }
+
+type TaskToGive = Api<'TaskToGive'>;
 
 /** What stands out about something before it is given: days, groups that are not complete, levels in words. */
 export function useNotes(classId: string, now: About) {
@@ -28,7 +29,7 @@ export function useNotes(classId: string, now: About) {
             ...about,
             attempts: 1,
             skipGiven: true,
-            texts: texts.map((textId) => ({ id: textId, textId })),
+            texts: texts.length > 0 ? texts.map((textId) => ({ id: textId, textId })) : null,
           },
         }),
       );

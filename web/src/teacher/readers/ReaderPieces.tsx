@@ -98,8 +98,8 @@ export function ReadingTable({ classId, readings }: { classId: string; readings:
             <Th scope="row">
               <Link to={`/class/${classId}/tickets/${k.ticketId}`}>{k.title}</Link>
             </Th>
-            <Td num>{fm(k.versionDepth)}</Td>
-            <Td num>{percent(k.forecast)}</Td>
+            <Td num>{k.versionDepth == null ? '–' : fm(k.versionDepth)}</Td>
+            <Td num>{k.forecast == null ? '–' : percent(k.forecast)}</Td>
             <Td num>{minutes(k.seconds)}</Td>
             <Td num>{k.score == null ? '–' : percent(k.score)}</Td>
             <Td num>

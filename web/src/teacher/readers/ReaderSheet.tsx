@@ -86,9 +86,7 @@ function Parts({ r, classId }: { r: ReaderData; classId: string }) {
               <li key={k.ticketId} className="grid grid-cols-[48px_1fr_66px_60px] gap-2 text-sm leading-6">
                 <span>{k.handedInAt ? shortDay(k.handedInAt) : t('now')}</span>
                 <Link to={`/class/${classId}/tickets/${k.ticketId}`}>{k.title}</Link>
-                <span>
-                  {t('fit')} {percent(k.forecast)}
-                </span>
+                <span>{k.forecast != null && `${t('fit')} ${percent(k.forecast)}`}</span>
                 <span className="text-right">{k.score == null ? t(ticketWords[k.state]) : percent(k.score)}</span>
               </li>
             ))}

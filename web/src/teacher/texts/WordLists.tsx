@@ -7,7 +7,9 @@ import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { sure } from '../../shared/sure';
 import { phrase, t } from '../../shared/words';
+import { TaskDialog } from '../assignments/TaskDialog';
 import type { Place } from '../frame/Frame';
+import { useTray } from '../tray/useTray';
 import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
@@ -43,6 +45,8 @@ export default function WordLists() {
   const { data } = useOutletContext<Place>();
   const client = useQueryClient();
   const wordLists = useQuery({ queryKey: keys.wordLists, queryFn: () => ok(api.GET('/word-lists')) });
+  const [giving, setGiving] = useState<WordList | null>(null);
+  const tray = useTray();
   const [open, setOpen] = useState<WordListDraft | null>(null);
   const again = () => client.invalidateQueries({ queryKey: keys.wordLists });
   const drop = useMutation({
@@ -62,12 +66,18 @@ export default function WordLists() {
   const actions: Column<WordList> = {
     key: 'do',
     name: phrase('Actions'),
-    show: (d) =>
-      d.mayChange && (
-        <Button size="sm" aria-label={t('Delete {{name}}', { name: d.name })} onClick={() => drop.mutate(d)}>
-          {t('Delete')}
+    show: (d) => (
+      <span className="flex gap-1.5">
+        <Button size="sm" aria-label={t('Assign {{title}}', { title: d.name })} onClick={() => setGiving(d)}>
+          {t('Assign…')}
         </Button>
-      ),
+        {d.mayChange && (
+          <Button size="sm" aria-label={t('Delete {{name}}', { name: d.name })} onClick={() => drop.mutate(d)}>
+            {t('Delete')}
+          </Button>
+        )}
+      </span>
+    ),
   };
   return (
     <ListPage>
@@ -109,6 +119,14 @@ export default function WordLists() {
           )
         }
       </Show>
+      {giving && (
+        <TaskDialog
+          data={data}
+          readers={data.readers.filter((r) => tray.readers.includes(r.id))}
+          first={{ kind: 'Words', wordListId: giving.id, title: giving.name }}
+          close={() => setGiving(null)}
+        />
+      )}
       {open && (
         <WordListEditor
           draft={open}

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
+import { TaskDialog } from '../assignments/TaskDialog';
 import { useTexts, type ClassData, type ReaderRow } from '../classQueries';
 import { BeginRecord } from '../oral/BeginRecord';
 import { FitSpread } from './FitSpread';
@@ -22,6 +23,7 @@ export function Tray({ data }: { data: ClassData }) {
   const navigate = useNavigate();
   const [assigning, setAssigning] = useState(false);
   const [recording, setRecording] = useState(false);
+  const [tasking, setTasking] = useState(false);
   const readers = data.readers.filter((r) => tray.readers.includes(r.id));
   const texts = (useTexts(data.id, tray.texts).data ?? []).filter((x) => tray.texts.includes(x.id));
   const fits = useFits(
@@ -80,6 +82,7 @@ export function Tray({ data }: { data: ClassData }) {
           </Button>
           {readers.length > 0 && (
             <Menu size="sm" label={t('Other…')}>
+              <MenuItem onSelect={() => setTasking(true)}>{t('Task without text…')}</MenuItem>
               <MenuItem onSelect={() => void navigate(`/class/${data.id}/assignments/checks/new?readers=picked`)}>
                 {t('Give a level check…')}
               </MenuItem>
@@ -93,6 +96,7 @@ export function Tray({ data }: { data: ClassData }) {
       {recording && readers[0] && first && (
         <BeginRecord classId={data.id} reader={readers[0]} text={first} close={() => setRecording(false)} />
       )}
+      {tasking && <TaskDialog data={data} readers={readers} close={() => setTasking(false)} done={tray.empty} />}
       {assigning && (
         <AssignDialog data={data} texts={texts} readers={readers} close={() => setAssigning(false)} done={tray.empty} />
       )}

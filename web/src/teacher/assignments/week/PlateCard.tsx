@@ -1,6 +1,15 @@
-import { BookOpen, ListChecks, Microphone } from '@phosphor-icons/react';
+import {
+  BookOpen,
+  LinkSimple,
+  ListBullets,
+  ListChecks,
+  Microphone,
+  PencilLine,
+  type Icon,
+} from '@phosphor-icons/react';
 import { cx } from 'class-variance-authority';
 import { dayOf } from '../../../shared/format';
+import { ofText, taskWords, type TaskKind } from '../../../shared/taskKinds';
 import { t } from '../../../shared/words';
 import { LateMark, StateMark } from '../../../ui/StateMark';
 import { unusual } from '../terms';
@@ -58,6 +67,7 @@ export function FitWords({ p }: { p: Plate }) {
       </span>
     );
   if (p.had > 0) return t('{{n}} of {{of}} have had it', { n: p.had, of: p.readers.length });
+  if (!ofText(p.assignment.kind)) return t(taskWords[p.assignment.kind]);
   const { within, easy, tooDeep } = p.fit;
   return [
     within > 0 && t('{{n}} within reach', { n: within }),
@@ -68,10 +78,21 @@ export function FitWords({ p }: { p: Plate }) {
     .join(', ');
 }
 
+/** What there is to do, as shapes. */
+const glyphs: Record<TaskKind, Icon[]> = {
+  Text: [BookOpen, ListChecks],
+  Quiz: [ListChecks],
+  Recording: [BookOpen, Microphone],
+  Written: [PencilLine],
+  Words: [ListBullets],
+  Link: [LinkSimple],
+};
+
 export const Glyphs = ({ a }: { a: Row }) => (
   <span className="inline-flex flex-none gap-1.5" aria-hidden>
-    <BookOpen size={16} />
-    <ListChecks size={16} />
+    {glyphs[a.kind].map((Glyph, i) => (
+      <Glyph key={i} size={16} />
+    ))}
     {a.aloud && <Microphone size={16} />}
   </span>
 );
@@ -131,6 +152,7 @@ export function PlateCard({
         <span className="sr-only">
           {a.draft ? t('draft') : ''} {t('from {{day}}', { day: dayOf(a.visibleFrom) })}
           {a.dueOn && `, ${t('due')} ${dayOf(a.dueOn)}`}
+          {a.kind !== 'Text' && `, ${t(taskWords[a.kind])}`}
           {unusual(a).length > 0 && `, ${unusual(a).join(', ')}`}
         </span>
         {!narrow && !called && (

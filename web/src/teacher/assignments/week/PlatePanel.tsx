@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import { api, ok, type Api } from '../../../shared/api';
 import { dayOf, fm, percent } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
+import { asks, ofText, taskWords } from '../../../shared/taskKinds';
 import { t } from '../../../shared/words';
 import { calledIn, useClass } from '../../classQueries';
 import { Button } from '../../../ui/Button';
@@ -42,6 +43,7 @@ export function PlatePanel({
           <p className="text-sm">
             {[
               rowName(plate.row, d.groups),
+              a.kind !== 'Text' && t(taskWords[a.kind]),
               t('{{count}} readers', { count: plate.readers.length }),
               a.draft ? t('draft') : t('given {{day}}', { day: dayOf(a.assignedAt) }),
               a.by,
@@ -71,10 +73,12 @@ export function PlatePanel({
             <dt>{t('Due')}</dt>
             <dd>{a.dueOn ? dayOf(a.dueOn) : '–'}</dd>
           </div>
-          <div>
-            <dt>{t('Tries')}</dt>
-            <dd>{a.attempts}</dd>
-          </div>
+          {asks(a.kind) && (
+            <div>
+              <dt>{t('Tries')}</dt>
+              <dd>{a.attempts}</dd>
+            </div>
+          )}
         </dl>
         {unusual(a).length > 0 && <p>{unusual(a).join(' · ')}</p>}
         {a.heading && <Said name={t('Heading')}>{a.heading}</Said>}
@@ -102,8 +106,19 @@ function Versions({ plate, classId }: { plate: Plate; classId: string }) {
       ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId: plate.assignment.id } } })),
   });
   const tickets = (one.data?.tickets ?? []).filter((k) => k.state !== 'TakenBack');
-  const depths = [...new Set(tickets.map((k) => k.versionDepth))].sort((x, y) => x - y);
-  if (depths.length === 0) return null;
+  const depths = [...new Set(tickets.flatMap((k) => k.versionDepth ?? []))].sort((x, y) => x - y);
+  if (tickets.length === 0) return null;
+  if (depths.length === 0)
+    return (
+      <SheetPart>
+        <h3 className="text-base">{t('For')}</h3>
+        <span className="flex flex-wrap gap-1.5">
+          {tickets.map((k) => (
+            <Ticket key={k.id} of={k} name={called(k.readerId, k.givenName)} classId={classId} />
+          ))}
+        </span>
+      </SheetPart>
+    );
   return (
     <SheetPart>
       <h3 className="text-base">{t('Who has which version')}</h3>
@@ -126,11 +141,11 @@ function Versions({ plate, classId }: { plate: Plate; classId: string }) {
 const lowest = 0.7;
 
 const Ticket = ({ of: k, name, classId }: { of: Api<'TicketRow'>; name: string; classId: string }) => (
-  <Flag deep={k.forecast < lowest}>
+  <Flag deep={k.forecast != null && k.forecast < lowest}>
     <Link to={`/class/${classId}/tickets/${k.id}`} className="no-underline hover:underline">
       {name}
     </Link>
-    {k.forecast < lowest && <b>{percent(k.forecast)}</b>}
+    {k.forecast != null && k.forecast < lowest && <b>{percent(k.forecast)}</b>}
   </Flag>
 );
 
@@ -173,7 +188,7 @@ function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d:
         </Button>
       )}
       <Button onClick={() => show('change')}>{t('Change…')}</Button>
-      <Button onClick={() => show('swap')}>{t('Swap text…')}</Button>
+      {ofText(a.kind) && <Button onClick={() => show('swap')}>{t('Swap text…')}</Button>}
       {a.draft ? (
         <Button onClick={() => void plan.quietly(plan.discard([a.id])).then(close)}>{t('Discard')}</Button>
       ) : (

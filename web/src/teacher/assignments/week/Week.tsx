@@ -7,9 +7,11 @@ import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Button } from '../../../ui/Button';
 import { IconButton } from '../../../ui/IconButton';
+import { Menu, MenuItem } from '../../../ui/Menu';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
+import { TaskDialog } from '../TaskDialog';
 import { daysOfWeek, useWeekShown, WeekSteps } from '../WeekSteps';
 import { CalendarDialog } from './CalendarDialog';
 import { GiveDrafts } from './GiveDrafts';
@@ -59,12 +61,18 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
   const plan = usePlan(classId);
   const [giving, setGiving] = useState(false);
   const [suggesting, setSuggesting] = useState(false);
+  const [adding, setAdding] = useState(false);
+  const { data: room } = useOutletContext<Place>();
   const next = addDays(monday, daysOfWeek);
   const here = inWeek(data, monday);
   const drafts = data.plates.filter((p) => p.assignment.draft);
   return (
     <>
-      <Button onClick={() => setSuggesting(true)}>{t('Suggest texts…')}</Button>
+      <Menu label={t('Add')}>
+        <MenuItem onSelect={() => setSuggesting(true)}>{t('Suggested texts…')}</MenuItem>
+        <MenuItem onSelect={() => setAdding(true)}>{t('Task without text…')}</MenuItem>
+      </Menu>
+      {adding && <TaskDialog data={room} readers={[]} close={() => setAdding(false)} />}
       {suggesting && (
         <SuggestTexts d={data} monday={monday} classId={classId} plan={plan} close={() => setSuggesting(false)} />
       )}
@@ -101,7 +109,7 @@ function Planned({ d, monday }: { d: WeekData; monday: string }) {
     <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:has-[aside]:grid-cols-[minmax(0,1fr)_310px]">
       <div className="flex min-h-0 min-w-0 flex-col">
         <WeekGrid d={d} monday={monday} classId={data.id} chosen={chosen} choose={setChosen} />
-        <WeekKey />
+        <WeekKey kinds={new Set(d.plates.map((p) => p.assignment.kind))} />
       </div>
       {plate && (
         <PlatePanel key={plate.assignment.id} plate={plate} classId={data.id} d={d} close={() => setChosen(null)} />

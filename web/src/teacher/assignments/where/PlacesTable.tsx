@@ -200,7 +200,7 @@ function Cell({
         {called}, {a?.title}:{' '}
       </span>
       <StateMark state={k.state} />
-      {k.state === 'UnderWay' && t('{{n}}/{{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
+      {k.state === 'UnderWay' && k.pages > 0 && t('{{n}}/{{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
       {k.score != null && k.state !== 'UnderWay' && <Right score={k.score} />}
       {k.round > 1 && <span className="text-soft">{t('round {{n}}', { n: k.round })}</span>}
       {k.dueOn !== null && k.dueOn !== a?.dueOn && <span>{t('due {{day}}', { day: dayOf(k.dueOn) })}</span>}

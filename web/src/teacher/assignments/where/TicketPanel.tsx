@@ -5,12 +5,14 @@ import { api, ok } from '../../../shared/api';
 import { dayOf, fm, minutes, percent, timeOf } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
 import { isDone, isOpen, ticketWords } from '../../../shared/ticketStates';
+import { taskWords } from '../../../shared/taskKinds';
 import { phrase, t, type Phrase } from '../../../shared/words';
 import type { ClassData } from '../../classQueries';
 import { markName, TideMarks } from '../../../ui/TideMarks';
 import { Button } from '../../../ui/Button';
 import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
 import { StateMark } from '../../../ui/StateMark';
+import { Replies } from '../Replies';
 import { usePlan } from '../week/useWeek';
 import type { Place, PlacesData } from './places';
 import { OwnDay } from './OwnDay';
@@ -51,7 +53,10 @@ export function TicketPanel({
             <Link to={`/class/${data.id}/assignments/${k.assignmentId}`}>{a?.title}</Link>
           </p>
           <p className="text-sm">
-            {t('version {{depth}} fm · fit {{fit}}', { depth: fm(k.depth), fit: percent(k.forecast) })}
+            {a && a.kind !== 'Text' && `${t(taskWords[a.kind])} `}
+            {k.depth != null &&
+              k.forecast != null &&
+              t('version {{depth}} fm · fit {{fit}}', { depth: fm(k.depth), fit: percent(k.forecast) })}
           </p>
         </>
       }
@@ -62,7 +67,9 @@ export function TicketPanel({
           {k.round > 1 && t('round {{n}}', { n: k.round })}
         </p>
         <p>
-          {k.state === 'UnderWay' && t('page {{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
+          {k.state === 'UnderWay' &&
+            k.pages > 0 &&
+            t('page {{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
           {k.score != null && t('{{score}} right on the first try', { score: percent(k.score) })}
         </p>
         <p className="text-sm">
@@ -80,7 +87,10 @@ export function TicketPanel({
       </SheetPart>
       <SheetPart>
         <h3 className="text-base">{t('Answers so far')}</h3>
-        {live.data && answered.length === 0 && <p className="text-soft">{t('No answers yet.')}</p>}
+        {live.data?.content && <Replies of={live.data} />}
+        {live.data && !live.data.content && answered.length === 0 && (
+          <p className="text-soft">{t('No answers yet.')}</p>
+        )}
         <ol className="grid gap-1.5">
           {answered.map(({ q, answer }) => (
             <li key={q.id} className="text-sm">

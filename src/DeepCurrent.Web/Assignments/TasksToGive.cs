@@ -1,0 +1,67 @@
+using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.WordLists;
+using DeepCurrent.Data.WordLists;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Assignments;
+
+/// <summary>A task without a text.</summary>
+/// <param name="Id">Of the assignment, made by the page: the same request again is the same assignment.</param>
+/// <param name="Prompt">What readers write about.</param>
+/// <param name="WordListId">The list whose words are practised.</param>
+/// <param name="Words">Places of the chosen ones in it, from 0; all of them if it is not said.</param>
+/// <param name="AtOnce">Words that are practised at once.</param>
+public sealed record TaskToGive(
+    AssignmentId Id,
+    TaskKind Kind,
+    string Title,
+    string? Prompt = null,
+    string? Url = null,
+    WordListId? WordListId = null,
+    IReadOnlyList<int>? Words = null,
+    int? AtOnce = null
+);
+
+/// <summary>What tasks without a text are about, as it is kept when they are given.</summary>
+public sealed class TasksToGive(Desk desk, WordListStore lists)
+{
+    private const int Most = 20;
+
+    public async Task<IReadOnlyList<TaskContent>> Contents(IReadOnlyList<TaskToGive> tasks)
+    {
+        if (tasks.Count > Most || tasks.DistinctBy(k => k.Id).Count() < tasks.Count)
+            throw Refused.Field("tasks", $"Choose 1 to {Most} tasks.");
+        var contents = new List<TaskContent>();
+        foreach (var task in tasks)
+        {
+            if (task.Kind.OfText())
+                throw Refused.Field("kind", $"Choose a text for this.");
+            var words = task.Kind is TaskKind.Words ? await WordsOf(task) : null;
+            var content = new TaskContent(
+                task.Title ?? "",
+                task.Kind is TaskKind.Written ? task.Prompt ?? "" : "",
+                task.Kind is TaskKind.Link ? task.Url ?? "" : "",
+                words,
+                task.AtOnce ?? WordListRules.AtOnce,
+                task.Kind is TaskKind.Words ? task.WordListId : null
+            ).Tidy();
+            new Faults().Of(content.Faults(task.Kind)).Refuse();
+            contents.Add(content);
+        }
+        return contents;
+    }
+
+    private async Task<IReadOnlyList<ListedWord>> WordsOf(TaskToGive task)
+    {
+        if (task.WordListId is not { } id)
+            throw Refused.Field("wordListId", $"Choose a word list.");
+        // A list that the asker does not see is as unknown as one that does not exist.
+        var all = (await lists.Find(id, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Words;
+        if (task.Words is not { } places)
+            return all;
+        return places.Any(p => p < 0 || p >= all.Count)
+            ? throw Refused.Field("words", $"This word list has changed. Choose its words again.")
+            : [.. places.Distinct().Order().Select(p => all[p])];
+    }
+}

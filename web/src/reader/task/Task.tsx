@@ -1,0 +1,106 @@
+import { useEffect } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Session } from '../../shared/session';
+import { t } from '../../shared/words';
+import { Button } from '../../ui/Button';
+import { Row } from '../../ui/Page';
+import { PageTitle } from '../../ui/PageTitle';
+import { Directions, pageLook, ReaderBar, ReaderSide, Water, Written } from '../../ui/Reader';
+import { Show } from '../../ui/Show';
+import { KeptNote } from '../KeptNote';
+import { handInWaits, sendOpened, useOutbox } from '../offline/outbox';
+import { finished } from '../queries';
+import { RefusedNote } from '../RefusedNote';
+import { ToMyReading } from '../ToMyReading';
+import { LinkTask } from './LinkTask';
+import { replyOf, useTask, type Task as TaskData } from './useTask';
+import { WordsTask } from './WordsTask';
+import { WrittenTask } from './WrittenTask';
+
+const ways = { Link: LinkTask, Written: WrittenTask, Words: WordsTask };
+type Way = keyof typeof ways;
+
+/** A task without a text: something to write, words to practise, a link to follow. */
+export default function Task({ session }: { session: Session }) {
+  const { ticketId = '' } = useParams();
+  const task = useTask(ticketId);
+  useOutbox();
+  return (
+    <Show query={task}>
+      {(k) => (
+        <ReaderSide footless>
+          <ReaderBar>
+            <ToMyReading unfinished={!finished(k)} />
+            <PageTitle>{k.title}</PageTitle>
+            <KeptNote />
+            <span className="grow" />
+            <b>{session.name}</b>
+          </ReaderBar>
+          <Water>{finished(k) ? <Finished task={k} /> : <Doing key={k.id} task={k} />}</Water>
+        </ReaderSide>
+      )}
+    </Show>
+  );
+}
+
+function Doing({ task }: { task: TaskData }) {
+  useEffect(() => {
+    if (task.state !== 'UnderWay') void sendOpened(task.id);
+  }, [task.id, task.state]);
+  const Do = ways[task.kind as Way];
+  return (
+    <article className={pageLook({ kind: 'door', letters: 'ui' })}>
+      <RefusedNote />
+      {task.comment && (
+        <>
+          <p>{t('Your teacher sent this back.')}</p>
+          <Directions>{task.comment}</Directions>
+        </>
+      )}
+      {task.directions && <Directions>{task.directions}</Directions>}
+      <Do task={task} />
+    </article>
+  );
+}
+
+/** What became of it. */
+function Finished({ task }: { task: TaskData }) {
+  const { words, practised } = replyOf(task);
+  const atOnce = practised.filter((p) => p.known && p.tries === 1).length;
+  return (
+    <article className={pageLook({ kind: 'door', letters: 'ui' })}>
+      <h2>{t('Handed in')}</h2>
+      {handInWaits(task.id) && <p>{t('No internet. It is safe here, and handed in when the internet is back.')}</p>}
+      {task.kind === 'Written' && (
+        <>
+          {task.state !== 'Released' && <p>{t('Your teacher is reading it. What they say appears here.')}</p>}
+          {task.mark != null && (
+            <p>
+              <b>{t('{{n}} of 3', { n: task.mark })}</b> {task.said}
+            </p>
+          )}
+          <Written>{words}</Written>
+        </>
+      )}
+      {task.kind === 'Words' && (
+        <>
+          <p>{t('{{n}} of {{of}} words right on the first try', { n: atOnce, of: task.words.length })}</p>
+          <ul className="flex flex-wrap gap-x-4 gap-y-1">
+            {practised
+              .filter((p) => p.tries > 1)
+              .map((p) => (
+                <li key={p.word}>
+                  <b>{task.words[p.word]?.text}</b> <span className="text-soft">{task.words[p.word]?.meaning}</span>
+                </li>
+              ))}
+          </ul>
+        </>
+      )}
+      <Row>
+        <Button asChild look="main" size="reader">
+          <Link to="/">{t('My reading')}</Link>
+        </Button>
+      </Row>
+    </article>
+  );
+}

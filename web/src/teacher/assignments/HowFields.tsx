@@ -1,0 +1,87 @@
+import { fieldOf } from '../../shared/api';
+import { t } from '../../shared/words';
+import { DateField } from '../../ui/DateField';
+import { FieldRow } from '../../ui/Field';
+import { Select } from '../../ui/Select';
+import { TextField } from '../../ui/TextField';
+import type { How } from './how';
+import { needOptions, placeOptions } from './terms';
+
+interface Props {
+  of: { how: How; setHow: (change: Partial<How>) => void; error: unknown };
+  today: string;
+  /** Whether questions are asked that can be tried. */
+  tries: boolean;
+}
+
+/** When, how often, and what is said with it. */
+export function HowFields({ of: { how, setHow, error }, today, tries }: Props) {
+  return (
+    <>
+      <FieldRow>
+        <DateField
+          label={t('Visible from')}
+          error={fieldOf(error, 'visibleFrom')}
+          min={today}
+          value={how.visibleFrom}
+          set={(visibleFrom) => setHow({ visibleFrom })}
+        />
+        {how.need !== 'Recommended' && (
+          <DateField
+            label={t('Due on')}
+            error={fieldOf(error, 'dueOn')}
+            min={today}
+            value={how.due}
+            set={(due) => setHow({ due })}
+          />
+        )}
+        <DateField
+          label={t('Closes after')}
+          error={fieldOf(error, 'closesOn')}
+          min={how.due || today}
+          value={how.closesOn}
+          set={(closesOn) => setHow({ closesOn })}
+        />
+        {tries && (
+          <Select
+            label={t('Tries per question')}
+            error={fieldOf(error, 'attempts')}
+            value={how.attempts}
+            set={(value) => setHow({ attempts: Number(value) })}
+            options={[1, 2, 3].map((n) => ({ value: n, label: n }))}
+          />
+        )}
+      </FieldRow>
+      <FieldRow>
+        <Select label={t('Kind of work')} value={how.need} set={(need) => setHow({ need })} options={needOptions()} />
+        <Select label={t('Where')} value={how.place} set={(place) => setHow({ place })} options={placeOptions()} />
+      </FieldRow>
+      <TextField
+        label={t('Directions for readers')}
+        error={fieldOf(error, 'directions')}
+        maxLength={500}
+        value={how.directions}
+        placeholder={t('Optional')}
+        set={(directions) => setHow({ directions })}
+      />
+      <FieldRow>
+        <TextField
+          label={t('Heading for readers')}
+          error={fieldOf(error, 'heading')}
+          maxLength={60}
+          value={how.heading}
+          placeholder={t('Optional')}
+          set={(heading) => setHow({ heading })}
+        />
+        <TextField
+          label={t('Note for colleagues')}
+          error={fieldOf(error, 'note')}
+          maxLength={500}
+          value={how.note}
+          placeholder={t('Optional')}
+          set={(note) => setHow({ note })}
+        />
+      </FieldRow>
+    </>
+  );
+}

@@ -1,0 +1,107 @@
+import { addDays } from '../../shared/days';
+import type { TaskKind } from '../../shared/taskKinds';
+import { t } from '../../shared/words';
+import type { ClassData, ReaderRow } from '../classQueries';
+import type { Terms } from './terms';
+
+/** Kinds of tasks that are about a text. */
+export type TextKind = Extract<TaskKind, 'Text' | 'Quiz' | 'Recording'>;
+
+const inTray = 'tray',
+  everybody = 'all';
+
+/** Whom it is for at first. */
+export const whomFirst = (these: ReaderRow[]) => (these.length > 0 ? inTray : everybody);
+
+/** Whom something is for: those who were picked up, everybody, or a group by its name. */
+export function readersOf(who: string, data: ClassData, these: ReaderRow[]): ReaderRow[] {
+  if (who === inTray) return these;
+  return who === everybody ? data.readers : data.readers.filter((r) => groupKey(r.group) === who);
+}
+const groupKey = (name: string | null) => `group ${name ?? ''}`;
+
+/** The choices of whom it is for, each with how many. */
+export function whomOptions(data: ClassData, these: ReaderRow[]) {
+  const groups = [...new Set(data.readers.map((r) => r.group).filter((g) => g !== null))];
+  return [
+    ...(these.length > 0 ? [{ value: inTray, label: t('{{count}} readers in tray', { count: these.length }) }] : []),
+    { value: everybody, label: t('Everybody, {{count}} readers', { count: data.readers.length }) },
+    ...groups.map((name) => ({
+      value: groupKey(name),
+      label: t('{{group}}, {{count}} readers', {
+        group: name,
+        count: data.readers.filter((r) => r.group === name).length,
+      }),
+    })),
+  ];
+}
+
+/** When and how something is given. */
+export interface How {
+  visibleFrom: string;
+  due: string;
+  /** Empty where it goes on. */
+  closesOn: string;
+  need: Terms['need'];
+  place: Terms['place'];
+  attempts: number;
+  directions: string;
+  heading: string;
+  note: string;
+  onTheWay: boolean;
+  aloud: boolean;
+  /** What readers do with the texts. */
+  kind: TextKind;
+  /** Of the one text, those that are asked; null for all. */
+  questions: string[] | null;
+}
+
+type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud' | 'place'>;
+const usual: Way = { attempts: 2, onTheWay: true, aloud: false, place: 'Anywhere' };
+const keptWay = (data: ClassData) => `dc-way-of-${data.id}`;
+export const keepWay = (data: ClassData, { attempts, onTheWay, aloud, place }: How) =>
+  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud, place }));
+
+/** As it was last time in this class; nothing is said and no day is set beforehand. */
+function wayOf(data: ClassData): How {
+  return {
+    visibleFrom: '',
+    due: '',
+    closesOn: '',
+    need: 'Required',
+    directions: '',
+    heading: '',
+    note: '',
+    kind: 'Text',
+    questions: null,
+    ...usual,
+    ...wayKept(data),
+  };
+}
+
+function wayKept(data: ClassData): Partial<Way> {
+  try {
+    return JSON.parse(localStorage.getItem(keptWay(data)) ?? '{}') as Partial<Way>;
+  } catch {
+    return {};
+  }
+}
+
+/** How something is given at first: seen today, due in four days. */
+export const howFirst = (data: ClassData): How => ({
+  ...wayOf(data),
+  visibleFrom: data.today,
+  due: addDays(data.today, 4),
+});
+
+/** What is sent of it, whatever is given. */
+export const termsOfHow = (how: How, today: string) => ({
+  visibleFrom: how.visibleFrom || today,
+  dueOn: how.need === 'Recommended' ? null : how.due || null,
+  closesOn: how.closesOn || null,
+  need: how.need,
+  place: how.place,
+  directions: how.directions,
+  heading: how.heading,
+  note: how.note,
+});
