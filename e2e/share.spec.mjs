@@ -50,7 +50,7 @@ test('a teacher sees a task as its reader does, and nothing is opened by it', as
   const cell = page.getByRole('button', { name: starting('Wren, ') }).first();
   const before = await cell.textContent();
   await cell.click();
-  await page.getByRole('link', { name: 'As the reader sees it' }).click();
+  await page.getByRole('link', { name: 'See as reader' }).click();
   await expect(page.getByRole('heading', { name: 'As Wren sees it' })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Home' }).getByRole('button').first()).toBeVisible();
   await expect(page.getByRole('article').first()).toBeVisible();

@@ -106,8 +106,10 @@ public sealed class TaskTests
     [Fact]
     public void What_is_written_waits_for_a_person_and_a_link_has_no_score()
     {
-        Reply.AfterHandingIn(TaskKind.Written).ShouldBe(TicketStep.NeedsPerson);
-        Reply.AfterHandingIn(TaskKind.Words).ShouldBe(TicketStep.ScoredWhole);
+        TicketLife.AfterHandingIn(toMark: true, ResultsShown.WhenReleased).ShouldBe(TicketStep.NeedsPerson);
+        TicketLife.AfterHandingIn(toMark: false, ResultsShown.AtOnce).ShouldBe(TicketStep.ScoredWhole);
+        TicketLife.AfterHandingIn(toMark: false, ResultsShown.WhenReleased).ShouldBe(TicketStep.Held);
+        TicketLife.After(TicketState.HandedIn, TicketStep.Held).ShouldBe(TicketState.Marked);
         new Reply("Because.", []).Score(TaskKind.Written).ShouldBeNull();
         new Reply("Because.", [], Mark: 2).Score(TaskKind.Written)!.Value.Value.ShouldBe(2 / 3.0, 1e-12);
         Reply.None.Score(TaskKind.Link).ShouldBeNull();

@@ -18,7 +18,8 @@ public sealed record AssignmentTerms(
     string Note = "",
     DateOnly? ClosesOn = null,
     Need Need = Need.Required,
-    WorkPlace Place = WorkPlace.Anywhere
+    WorkPlace Place = WorkPlace.Anywhere,
+    ResultsShown Results = ResultsShown.AtOnce
 )
 {
     private const int LongestHeading = 60,

@@ -12,6 +12,14 @@ public enum Need
     Recommended,
 }
 
+/// <summary>When readers see how it went.</summary>
+public enum ResultsShown
+{
+    /// <summary>As soon as it is scored whole.</summary>
+    AtOnce,
+    WhenReleased,
+}
+
 /// <summary>Where an assignment is to be done.</summary>
 public enum WorkPlace
 {

@@ -39,6 +39,9 @@ public enum ChangeKind
     /// <summary>Readers were reminded.</summary>
     Reminded,
 
+    /// <summary>A reader got another version of a text that was out.</summary>
+    VersionChanged,
+
     /// <summary>Another text took the place of an assigned one.</summary>
     TextSwapped,
 

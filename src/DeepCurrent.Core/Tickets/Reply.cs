@@ -33,8 +33,4 @@ public sealed record Reply(string Words, IReadOnlyList<PractisedWord> Practised,
             TaskKind.Words => Practice.Score(Practised),
             _ => null,
         };
-
-    /// <summary>The step after it was handed in: what was written waits for a person.</summary>
-    public static TicketStep AfterHandingIn(TaskKind kind) =>
-        kind is TaskKind.Written ? TicketStep.NeedsPerson : TicketStep.ScoredWhole;
 }

@@ -1,3 +1,5 @@
+using DeepCurrent.Core.Assignments;
+
 namespace DeepCurrent.Core.Tickets;
 
 /// <summary>Where one reader's copy of an assignment stands.</summary>
@@ -24,6 +26,9 @@ public enum TicketStep
     Opened,
     HandedIn,
     ScoredWhole,
+
+    /// <summary>Scored whole, and kept until its teacher releases it.</summary>
+    Held,
     NeedsPerson,
     Marked,
     Released,
@@ -66,6 +71,7 @@ public static class TicketLife
             (TicketState.UnderWay, TicketStep.Opened) => TicketState.UnderWay,
             (TicketState.UnderWay, TicketStep.HandedIn) => TicketState.HandedIn,
             (TicketState.HandedIn, TicketStep.ScoredWhole) => TicketState.Released,
+            (TicketState.HandedIn, TicketStep.Held) => TicketState.Marked,
             (TicketState.HandedIn, TicketStep.NeedsPerson) => TicketState.ToMark,
             (TicketState.ToMark, TicketStep.Marked) => TicketState.Marked,
             (TicketState.Marked, TicketStep.Released) => TicketState.Released,
@@ -121,6 +127,13 @@ public static class TicketLife
 
     /// <summary>Most rounds of one ticket.</summary>
     public const int MostRounds = 20;
+
+    /// <summary>The step after it was handed in.</summary>
+    /// <param name="toMark">A person has to mark something first.</param>
+    public static TicketStep AfterHandingIn(bool toMark, ResultsShown results) =>
+        toMark ? TicketStep.NeedsPerson
+        : results is ResultsShown.WhenReleased ? TicketStep.Held
+        : TicketStep.ScoredWhole;
 
     /// <summary>Whether its reader sees it.</summary>
     public static bool Seen(TicketState state) =>

@@ -49,6 +49,8 @@ public sealed record AssignmentRow
 
     public required WorkPlace Place { get; init; }
 
+    public required ResultsShown Results { get; init; }
+
     public required string Heading { get; init; }
 
     public required string Directions { get; init; }
@@ -95,6 +97,8 @@ public sealed record TicketRow
     public required TicketId Id { get; init; }
 
     public required ReaderId ReaderId { get; init; }
+
+    public required TaskKind Kind { get; init; }
 
     public required string GivenName { get; init; }
 
@@ -284,6 +288,34 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     private static TaskContent? ContentOf(string? json) => json is null ? null : Database.FromJson<TaskContent>(json);
+
+    /// <summary>What is given to groups of a class and can still come in time.</summary>
+    public Task<IReadOnlyList<AssignmentRow>> GivenToGroups(ClassId classId, DateOnly today) =>
+        db.All<AssignmentRow>(
+            $"""
+            {RowSql}
+            where a.class_id = @classId
+              and not a.draft
+              and not a.chosen
+              and coalesce(a.due_on, a.closes_on, a.visible_from + @longest) >= @today
+              and exists (
+                select 1
+                from aim m
+                where m.assignment_id = a.id and m.group_id is not null)
+            {RowGroups}
+            order by a.visible_from, a.id
+            limit 400
+            """,
+            new
+            {
+                classId,
+                today,
+                longest = LongestOpen,
+            }
+        );
+
+    /// <summary>Days after which what is never due no longer follows a group.</summary>
+    private const int LongestOpen = 28;
 
     /// <summary>Drafts of some texts in a class.</summary>
     public Task<IReadOnlyList<AssignmentRow>> DraftsOf(IReadOnlyCollection<TextId> textIds, ClassId classId) =>
@@ -514,7 +546,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     internal static readonly string RowSql = $"""
         select a.id, a.class_id, y.id as task_id, y.kind, y.text_id, {TaskSql.Title} as title, a.assigned_at, p.name as "by", a.draft,
-               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.heading, a.directions, a.note,
+               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.results, a.heading, a.directions, a.note,
                a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,
@@ -540,11 +572,14 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         "group by a.id, y.id, y.kind, y.text_id, y.content, y.attempts, y.on_the_way, y.aloud, t.title, p.name";
 
     private const string TicketSql = """
-        select k.id, k.reader_id, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state,
+        select k.id, k.reader_id, y.kind, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state,
           k.forecast, k.page, coalesce(jsonb_array_length(v.pages), 0) as pages,
                k.score, coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds,
                k.opened_at, k.handed_in_at, k.before_mean, k.before_sd, k.after_mean, k.after_sd
-        from ticket k join reader r on r.id = k.reader_id left join version v on v.id = k.version_id
+        from ticket k
+          join reader r on r.id = k.reader_id
+          join task y on y.id = k.task_id
+          left join version v on v.id = k.version_id
         """;
 }
 

@@ -282,6 +282,10 @@ public static class AssignmentWriter
         );
     }
 
+    /// <summary>Deletes those of some tickets that nobody has opened.</summary>
+    public static Task DeleteUnopened(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<TicketId> ids) =>
+        c.ExecuteAsync("delete from ticket where id = any(@ids) and opened_at is null", new { ids = ids.ToArray() }, t);
+
     /// <summary>Takes a task out again that has no tickets.</summary>
     public static Task DropTask(NpgsqlConnection c, NpgsqlTransaction t, TaskId taskId) =>
         c.ExecuteAsync("delete from task where id = @taskId", new { taskId }, t);

@@ -13,6 +13,7 @@ internal static class TermsSql
         ("closes_on", a => a.ClosesOn),
         ("need", a => a.Need.ToString()),
         ("place", a => a.Place.ToString()),
+        ("results", a => a.Results.ToString()),
         ("heading", a => a.Heading),
         ("directions", a => a.Directions),
         ("note", a => a.Note),

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Groups;
@@ -14,8 +15,23 @@ public sealed record GroupRow(
 
 public sealed record NewGroup(string Name, IReadOnlyList<ReaderId> ReaderIds);
 
+/// <summary>Tickets that followed a regrouping.</summary>
+public sealed record Followed(
+    IReadOnlyList<TicketId> Given,
+    IReadOnlyList<TicketMoved> Restored,
+    IReadOnlyList<TicketMoved> TakenBack
+)
+{
+    public bool Any => Given.Count + Restored.Count + TakenBack.Count > 0;
+}
+
 /// <summary>Which groups a regrouping closed and which it opened.</summary>
-public sealed record Regrouping(IReadOnlyList<GroupId> Closed, IReadOnlyList<GroupId> Opened);
+/// <param name="Followed">What went with it; null where it was kept before anything did.</param>
+public sealed record Regrouping(
+    IReadOnlyList<GroupId> Closed,
+    IReadOnlyList<GroupId> Opened,
+    Followed? Followed = null
+);
 
 /// <summary>Guided reading groups of a class. Regrouping closes the groups there are and opens new ones, so that
 /// history stays.</summary>

@@ -28,6 +28,7 @@ public static partial class ClosedSets
         new("adult", "post", Of<Post>()),
         new("assignment", "need", Of<Need>()),
         new("assignment", "place", Of<WorkPlace>()),
+        new("assignment", "results", Of<ResultsShown>()),
         new("check_aim", "kind", Of<AimKind>()),
         new("class_adult", "role", Of(Part.None)),
         new("evidence", "kind", Of<EvidenceKind>()),

@@ -24,6 +24,8 @@ public sealed record OpenTask
 
     public required TicketState State { get; init; }
 
+    public required ResultsShown Results { get; init; }
+
     public required string Directions { get; init; }
 
     /// <summary>Of the teacher, who sent it back; empty where it is the first round.</summary>
@@ -45,7 +47,7 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
 {
     private static readonly string OpenSql = $"""
         select k.id, k.reader_id, k.class_id, c.school_year_id, y.kind, y.content::text as content, k.state,
-          a.directions, coalesce(d.comment, '') as comment, k.round, p.words, p.practised::text as practised, p.mark,
+          a.results, a.directions, coalesce(d.comment, '') as comment, k.round, p.words, p.practised::text as practised, p.mark,
           p.comment as said
         from ticket k
           join assignment a on a.id = k.assignment_id
@@ -64,6 +66,7 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
         TaskKind Kind,
         string Content,
         TicketState State,
+        ResultsShown Results,
         string Directions,
         string Comment,
         int Round,
@@ -83,6 +86,7 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
                 Kind = Kind,
                 Content = Database.FromJson<TaskContent>(Content),
                 State = State,
+                Results = Results,
                 Directions = Directions,
                 Comment = Comment,
                 Round = Round,
@@ -203,7 +207,8 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
     {
         if (TicketLife.Done(task.State) || TicketLife.After(task.State, TicketStep.HandedIn) is not { } handedIn)
             return task;
-        var state = TicketLife.After(handedIn, Reply.AfterHandingIn(task.Kind))!.Value;
+        var step = TicketLife.AfterHandingIn(task.Kind is TaskKind.Written, task.Results);
+        var state = TicketLife.After(handedIn, step)!.Value;
         await c.ExecuteAsync(
             """
             update ticket

@@ -117,6 +117,8 @@ public sealed record OpenTicket
     /// <summary>1 for the first; sent back or given again it begins another.</summary>
     public required int Round { get; init; }
 
+    public required ResultsShown Results { get; init; }
+
     /// <summary>Handed in by its last day, not by its reader.</summary>
     public required bool Closed { get; init; }
 
@@ -198,7 +200,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     private static readonly string OpenSql = $"""
         select k.id, k.reader_id, y.kind, y.text_id, y.questions, k.version_id, k.state,
           y.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, d.score,
-          a.directions, k.class_id, c.school_year_id, k.round,
+          a.directions, a.results, k.class_id, c.school_year_id, k.round,
                coalesce(d.closed, false) as closed,
                coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, y.on_the_way, y.aloud
         from ticket k
@@ -412,7 +414,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         if (TicketLife.Done(ticket.State) || TicketLife.After(ticket.State, TicketStep.HandedIn) is not { } handedIn)
             return ticket;
         var work = await TicketWork.Of(c, t, texts, ticket, answers);
-        var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;
+        var done = TicketLife.After(handedIn, TicketLife.AfterHandingIn(work.ToMark > 0, ticket.Results))!.Value;
         var year = await SchoolStore.Year(c, ticket.SchoolYearId);
         return await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
     }

@@ -65,7 +65,8 @@ public sealed record AssignRequest(
     IReadOnlyList<AlsoIn>? AlsoIn = null,
     TaskKind? Kind = null,
     IReadOnlyList<QuestionId>? Questions = null,
-    IReadOnlyList<TaskToGive>? Tasks = null
+    IReadOnlyList<TaskToGive>? Tasks = null,
+    ResultsShown? Results = null
 );
 
 /// <summary>Another class in which everybody gets the same.</summary>
@@ -327,7 +328,8 @@ public static class AssignEndpoints
             request.Note ?? "",
             request.ClosesOn,
             request.Need ?? Need.Required,
-            request.Place ?? WorkPlace.Anywhere
+            request.Place ?? WorkPlace.Anywhere,
+            request.Results ?? ResultsShown.AtOnce
         ).Tidy();
 
     private static Message Summary(IReadOnlyList<Prepared> given, int chosen)

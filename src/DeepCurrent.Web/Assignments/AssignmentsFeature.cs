@@ -14,6 +14,7 @@ public sealed class AssignmentsFeature : IFeature
             .AddSingleton<CalendarStore>()
             .AddScoped<Giving>()
             .AddScoped<TasksToGive>()
+            .AddScoped<Following>()
             .AddWork<Showing>()
             .AddWork<Closing>()
             .AddUndo<UndoAssigned>()
@@ -25,6 +26,7 @@ public sealed class AssignmentsFeature : IFeature
             .AddUndo<UndoTickets>()
             .AddUndo<UndoOwnDay>()
             .AddUndo<UndoReminded>()
+            .AddUndo<UndoVersion>()
             .AddUndo<UndoSwapped>();
 
     public void Map(RouteGroupBuilder api)
@@ -38,5 +40,6 @@ public sealed class AssignmentsFeature : IFeature
         AsReaderEndpoints.Map(api);
         CalendarEndpoints.Map(api);
         SuggestEndpoints.Map(api);
+        VersionEndpoints.Map(api);
     }
 }

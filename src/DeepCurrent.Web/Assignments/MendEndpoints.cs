@@ -21,7 +21,8 @@ public sealed record TermsRequest(
     int Revision,
     DateOnly? ClosesOn = null,
     Need Need = Need.Required,
-    WorkPlace Place = WorkPlace.Anywhere
+    WorkPlace Place = WorkPlace.Anywhere,
+    ResultsShown Results = ResultsShown.AtOnce
 );
 
 /// <summary>Steps a teacher takes with tickets that are out.</summary>
@@ -31,6 +32,9 @@ public enum TicketDeed
     Restore,
     SendBack,
     GiveAgain,
+
+    /// <summary>Lets readers see how it went.</summary>
+    Release,
 }
 
 /// <param name="Comment">To the readers, where a round begins.</param>
@@ -76,7 +80,8 @@ public static class MendEndpoints
             request.Note,
             request.ClosesOn,
             request.Need,
-            request.Place
+            request.Place,
+            request.Results
         ).Tidy();
         new Faults().Of(after.Faults(today, before)).Refuse();
         if (after == before)
@@ -126,6 +131,7 @@ public static class MendEndpoints
             TicketDeed.Restore => $"Restored for {Counted.Readers(n)}",
             TicketDeed.SendBack => $"Sent back to {Counted.Readers(n)}",
             TicketDeed.GiveAgain => $"Assigned again to {Counted.Readers(n)}",
+            TicketDeed.Release => $"Released to {Counted.Readers(n)}",
             _ => throw new ArgumentOutOfRangeException(nameof(deed), deed, "There is no such deed."),
         };
 
@@ -136,6 +142,7 @@ public static class MendEndpoints
             TicketDeed.Restore => TicketStep.Restored,
             TicketDeed.SendBack => TicketStep.SentBack,
             TicketDeed.GiveAgain => TicketStep.GivenAgain,
+            TicketDeed.Release => TicketStep.Released,
             _ => throw new ArgumentOutOfRangeException(nameof(deed), deed, "There is no such deed."),
         };
 
@@ -207,7 +214,17 @@ public static class MendEndpoints
     }
 
     internal static AssignmentTerms TermsOf(AssignmentRow row) =>
-        new(row.VisibleFrom, row.DueOn, row.Heading, row.Directions, row.Note, row.ClosesOn, row.Need, row.Place);
+        new(
+            row.VisibleFrom,
+            row.DueOn,
+            row.Heading,
+            row.Directions,
+            row.Note,
+            row.ClosesOn,
+            row.Need,
+            row.Place,
+            row.Results
+        );
 
     /// <summary>An assignment that the asker may change; what readers chose themselves is nobody's to change.</summary>
     private static async Task<AssignmentRow> Mine(AssignmentId id, Desk desk, AssignmentStore assignments)

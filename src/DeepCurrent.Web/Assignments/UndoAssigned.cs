@@ -141,6 +141,16 @@ internal sealed class UndoReminded() : UndoesAssigning<Reminded>(ChangeKind.Remi
     }
 }
 
+internal sealed record VersionSet(HadVersion Before, HadVersion After);
+
+internal sealed class UndoVersion() : UndoesAssigning<VersionSet>(ChangeKind.VersionChanged)
+{
+    protected override async Task<Message> TakeBack(UndoAt at, VersionSet did, ClassId classId, DateOnly today) =>
+        await TicketVersions.Set(at.C, at.T, did.Before, classId, at.Now, did.After.VersionId) is null
+            ? throw UndoAt.BuiltOn($"The reader has gone on since, or the version was changed again.")
+            : (Message)$"The reader has the version from before.";
+}
+
 internal sealed class UndoTickets() : UndoesAssigning<TicketsMoved>(ChangeKind.Tickets)
 {
     protected override async Task<Message> TakeBack(UndoAt at, TicketsMoved did, ClassId classId, DateOnly today)

@@ -7,6 +7,7 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 
@@ -38,7 +39,7 @@ public sealed record ProposalView(IReadOnlyList<ProposedGroup> Groups, double Co
 
 public sealed record SaveGroupsRequest(IReadOnlyList<NewGroup> Groups);
 
-public sealed record SavedGroups(ChangeId? ChangeId);
+public sealed record SavedGroups(ChangeId? ChangeId, Message Summary);
 
 /// <summary>Guided reading groups: proposing, and saving what the teacher decided.</summary>
 public static class GroupEndpoints
@@ -138,6 +139,7 @@ public static class GroupEndpoints
         SaveGroupsRequest request,
         Desk desk,
         ReaderStore readers,
+        Following following,
         ChangeStore changes
     )
     {
@@ -162,22 +164,26 @@ public static class GroupEndpoints
             throw Refused.NotFound();
         if (placed.Distinct().Count() != placed.Count)
             throw Refused.Field("groups", $"A reader is in two of these groups.");
-        var count = request.Groups.Count;
+        var groups = request.Groups.Select(g => g with { Name = g.Name.Trim() }).ToList();
+        var follow = await following.Plan(classId, groups);
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             ChangeKind.Groups,
             async (c, t) =>
-                new(
-                    await GroupStore.Replace(
-                        c,
-                        t,
-                        classId,
-                        [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })],
-                        desk.Now
-                    ),
-                    $"Saved {count:count} groups"
-                )
+            {
+                var regrouping = await GroupStore.Replace(c, t, classId, groups, desk.Now);
+                var followed = await following.Do(c, t, classId, follow);
+                return new(regrouping with { Followed = followed }, Said(groups.Count, followed));
+            }
         );
-        return new(made?.Id);
+        return new(made?.Id, made?.Summary ?? $"Nothing changed");
+    }
+
+    private static Message Said(int count, Followed followed)
+    {
+        if (!followed.Any)
+            return $"Saved {count:count} groups";
+        var came = followed.Given.Count + followed.Restored.Count;
+        return $"Saved {count:count} groups. Work not begun followed: {came} given, {followed.TakenBack.Count} taken back.";
     }
 }

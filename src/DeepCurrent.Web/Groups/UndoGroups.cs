@@ -1,14 +1,20 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Groups;
+using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Changes;
 
 namespace DeepCurrent.Web.Groups;
 
 internal sealed class UndoGroups() : Undoes<Regrouping>(ChangeKind.Groups, Deed.FormGroups)
 {
-    protected override async Task<Message> Undo(UndoAt at, Regrouping did) =>
-        await GroupStore.Undo(at.C, at.T, at.Change.ClassId!.Value, did)
-            ? (Message)$"Restored the earlier groups."
-            : throw UndoAt.BuiltOn($"The groups were changed again since. Undo that first.");
+    protected override async Task<Message> Undo(UndoAt at, Regrouping did)
+    {
+        var classId = at.Change.ClassId!.Value;
+        if (!await GroupStore.Undo(at.C, at.T, classId, did))
+            throw UndoAt.BuiltOn($"The groups were changed again since. Undo that first.");
+        if (did.Followed is { Any: true } followed)
+            await Following.Undo(at.C, at.T, classId, followed, at.Now);
+        return $"Restored the earlier groups.";
+    }
 }

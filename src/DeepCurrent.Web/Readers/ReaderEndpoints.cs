@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Measuring;
@@ -65,6 +66,8 @@ public sealed record MarkView(
 public sealed record ReadingView
 {
     public required TicketId TicketId { get; init; }
+
+    public required TaskKind Kind { get; init; }
 
     public required string Title { get; init; }
 
@@ -261,6 +264,7 @@ public static class ReaderEndpoints
         new()
         {
             TicketId = h.Ticket.Id,
+            Kind = h.Ticket.Kind,
             Title = h.Title,
             Version = h.Ticket.Version,
             VersionDepth = h.Ticket.VersionDepth,

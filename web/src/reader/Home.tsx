@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { dayOf, percent, today } from '../shared/format';
 import { useLeave, type Session } from '../shared/session';
 import { pictureOf } from '../shared/paragraphs';
+import { scoreOf } from '../shared/scores';
 import { ofText, type TaskKind } from '../shared/taskKinds';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
@@ -238,7 +239,7 @@ function Finished({ tickets: done }: { tickets: MyTicket[] }) {
                 {k.handedInAt && k.state !== 'Released' && ` · ${t('your teacher is reading it')}`}
                 {k.state === 'Released' &&
                   k.score != null &&
-                  ` · ${t('{{share}} on the first try', { share: percent(k.score) })}`}
+                  ` · ${k.kind === 'Written' ? scoreOf(k.kind, k.score) : t('{{share}} on the first try', { share: percent(k.score) })}`}
               </span>
             </Link>
           </li>

@@ -6236,6 +6236,47 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/tickets/{ticketId}/version': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['VersionRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/my/tickets': {
     parameters: {
       query?: never;
@@ -8250,6 +8291,7 @@ export interface components {
       kind?: null | components['schemas']['TaskKind'];
       questions?: null | components['schemas']['QuestionId'][];
       tasks?: null | components['schemas']['TaskToGive'][];
+      results?: null | components['schemas']['ResultsShown'];
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -8289,6 +8331,7 @@ export interface components {
       closesOn: null | string;
       need: components['schemas']['Need'];
       place: components['schemas']['WorkPlace'];
+      results: components['schemas']['ResultsShown'];
       heading: string;
       directions: string;
       note: string;
@@ -8404,6 +8447,7 @@ export interface components {
       | 'Tickets'
       | 'OwnDay'
       | 'Reminded'
+      | 'VersionChanged'
       | 'TextSwapped'
       | 'Goals'
       | 'Groups'
@@ -10342,6 +10386,7 @@ export interface components {
     };
     ReadingView: {
       ticketId: components['schemas']['TicketId'];
+      kind: components['schemas']['TaskKind'];
       title: string;
       version: null | string;
       versionDepth: null | components['schemas']['Fathoms'];
@@ -10457,6 +10502,8 @@ export interface components {
       /** Format: date-time */
       at: string;
     };
+    /** @enum {unknown} */
+    ResultsShown: 'AtOnce' | 'WhenReleased';
     RetireRequest: {
       retired: boolean;
     };
@@ -10559,6 +10606,7 @@ export interface components {
     };
     SavedGroups: {
       changeId: null | components['schemas']['ChangeId'];
+      summary: components['schemas']['Message'];
     };
     SavedSearch: {
       id: components['schemas']['SavedSearchId'];
@@ -11138,7 +11186,10 @@ export interface components {
      * @description The id of one thing to do within an assignment.
      */
     TaskId: string;
-    /** @enum {unknown} */
+    /**
+     * @description What a reader does for a task.
+     * @enum {unknown}
+     */
     TaskKind: 'Text' | 'Quiz' | 'Recording' | 'Written' | 'Words' | 'Link';
     TaskToGive: {
       id: components['schemas']['AssignmentId'];
@@ -11201,6 +11252,7 @@ export interface components {
       closesOn?: null | string;
       need?: components['schemas']['Need'];
       place?: components['schemas']['WorkPlace'];
+      results?: components['schemas']['ResultsShown'];
     };
     /**
      * @description What keeps a text from being measured, or the measure from meaning much.
@@ -11323,12 +11375,13 @@ export interface components {
       answers: components['schemas']['TicketAnswer'][];
     };
     /** @enum {unknown} */
-    TicketDeed: 'TakeBack' | 'Restore' | 'SendBack' | 'GiveAgain';
+    TicketDeed: 'TakeBack' | 'Restore' | 'SendBack' | 'GiveAgain' | 'Release';
     /** Format: uuid */
     TicketId: string;
     TicketRow: {
       id: components['schemas']['TicketId'];
       readerId: components['schemas']['ReaderId'];
+      kind: components['schemas']['TaskKind'];
       givenName: string;
       familyName: string;
       version: null | string;
@@ -11484,6 +11537,9 @@ export interface components {
      * @description The id of a text as it is written at one difficulty.
      */
     VersionId: string;
+    VersionRequest: {
+      versionId: components['schemas']['VersionId'];
+    };
     WeekDay: {
       /** Format: date */
       day: string;

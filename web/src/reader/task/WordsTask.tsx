@@ -14,6 +14,7 @@ export function WordsTask({ task }: { task: Task }) {
   const [done, setDone] = useState(() => replyOf(task).practised);
   const [queue, setQueue] = useState(() => roundOf(task.words.length, done, task.atOnce));
   const [looking, setLooking] = useState(true);
+  const [asked, ask] = useState(0);
   const known = done.filter((d) => d.known).length;
   const answer = (word: number, right: boolean) => {
     const next = afterTry(done, word, right);
@@ -21,6 +22,7 @@ export function WordsTask({ task }: { task: Task }) {
     void keep('', next);
   };
   const goOn = (word: number, right: boolean) => {
+    ask(asked + 1);
     const rest = queue.slice(1);
     const now = right ? rest : [...rest, word];
     setQueue(now.length > 0 ? now : roundOf(task.words.length, done, task.atOnce));
@@ -45,7 +47,7 @@ export function WordsTask({ task }: { task: Task }) {
         <Look task={task} words={queue} start={() => setLooking(false)} />
       ) : (
         <Ask
-          key={`${sure(queue[0])} ${done.find((d) => d.word === queue[0])?.tries ?? 0} ${queue.length}`}
+          key={asked}
           task={task}
           word={sure(queue[0])}
           attempt={done.find((d) => d.word === queue[0])?.tries ?? 0}

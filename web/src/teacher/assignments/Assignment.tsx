@@ -4,6 +4,7 @@ import { Link, useOutletContext, useParams } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
+import { scoreOf } from '../../shared/scores';
 import { asks, taskWords } from '../../shared/taskKinds';
 import { ticketWords } from '../../shared/ticketStates';
 import { phrase, t } from '../../shared/words';
@@ -59,7 +60,7 @@ const columnsFor = (classId: string, called: ReturnType<typeof calledIn>): Colum
     name: phrase('First try'),
     num: true,
     by: (k) => k.score ?? -1,
-    show: (k) => (k.score == null ? '–' : percent(k.score)),
+    show: (k) => (k.score == null ? '–' : scoreOf(k.kind, k.score)),
   },
   {
     key: 'after',

@@ -2,8 +2,9 @@ import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
-import { dayOf, percent } from '../../shared/format';
+import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
+import { scoreOf } from '../../shared/scores';
 import { taskWords } from '../../shared/taskKinds';
 import { useLater } from '../../shared/useLater';
 import { phrase, t, type Phrase } from '../../shared/words';
@@ -52,7 +53,7 @@ const columns: Column<Row>[] = [
     key: 'score',
     name: phrase('First try'),
     num: true,
-    show: (a) => (a.meanScore == null ? '–' : percent(a.meanScore)),
+    show: (a) => (a.meanScore == null ? '–' : scoreOf(a.kind, a.meanScore)),
   },
 ];
 

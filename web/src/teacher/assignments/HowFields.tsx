@@ -5,7 +5,7 @@ import { FieldRow } from '../../ui/Field';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import type { How } from './how';
-import { needOptions, placeOptions } from './terms';
+import { needOptions, placeOptions, resultOptions } from './terms';
 
 interface Props {
   of: { how: How; setHow: (change: Partial<How>) => void; error: unknown };
@@ -55,6 +55,12 @@ export function HowFields({ of: { how, setHow, error }, today, tries }: Props) {
       <FieldRow>
         <Select label={t('Kind of work')} value={how.need} set={(need) => setHow({ need })} options={needOptions()} />
         <Select label={t('Where')} value={how.place} set={(place) => setHow({ place })} options={placeOptions()} />
+        <Select
+          label={t('Readers see results')}
+          value={how.results}
+          set={(results) => setHow({ results })}
+          options={resultOptions()}
+        />
       </FieldRow>
       <TextField
         label={t('Directions for readers')}

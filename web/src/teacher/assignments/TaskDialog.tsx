@@ -39,16 +39,16 @@ export function TaskDialog({
     <Dialog title={t('Assign task')} close={close} wide>
       <form noValidate className="grid gap-3" onSubmit={(e) => void giving.give(e)}>
         <div>
-        <Segments
-          label={t('Kind of task')}
-          value={task.kind}
-          set={(kind) => setTask({ kind })}
-          options={[
-            { value: 'Words', label: t('Word list') },
-            { value: 'Written', label: t('Written answer') },
-            { value: 'Link', label: t('Link') },
-          ]}
-        />
+          <Segments
+            label={t('Kind of task')}
+            value={task.kind}
+            set={(kind) => setTask({ kind })}
+            options={[
+              { value: 'Words', label: t('Word list') },
+              { value: 'Written', label: t('Written answer') },
+              { value: 'Link', label: t('Link') },
+            ]}
+          />
         </div>
         {task.kind === 'Words' && <WordFields of={giving} classId={data.id} />}
         <TextField

@@ -44,6 +44,8 @@ export interface How {
   closesOn: string;
   need: Terms['need'];
   place: Terms['place'];
+  /** When readers see how it went. */
+  results: Terms['results'];
   attempts: number;
   directions: string;
   heading: string;
@@ -56,11 +58,11 @@ export interface How {
   questions: string[] | null;
 }
 
-type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud' | 'place'>;
-const usual: Way = { attempts: 2, onTheWay: true, aloud: false, place: 'Anywhere' };
+type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud' | 'place' | 'results'>;
+const usual: Way = { attempts: 2, onTheWay: true, aloud: false, place: 'Anywhere', results: 'AtOnce' };
 const keptWay = (data: ClassData) => `dc-way-of-${data.id}`;
-export const keepWay = (data: ClassData, { attempts, onTheWay, aloud, place }: How) =>
-  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud, place }));
+export const keepWay = (data: ClassData, { attempts, onTheWay, aloud, place, results }: How) =>
+  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud, place, results }));
 
 /** As it was last time in this class; nothing is said and no day is set beforehand. */
 function wayOf(data: ClassData): How {
@@ -101,6 +103,7 @@ export const termsOfHow = (how: How, today: string) => ({
   closesOn: how.closesOn || null,
   need: how.need,
   place: how.place,
+  results: how.results,
   directions: how.directions,
   heading: how.heading,
   note: how.note,

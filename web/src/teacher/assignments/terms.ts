@@ -5,7 +5,7 @@ import { phrase, t, type Phrase } from '../../shared/words';
 
 export type Terms = Pick<
   Api<'AssignmentRow'>,
-  'visibleFrom' | 'dueOn' | 'closesOn' | 'need' | 'place' | 'heading' | 'directions' | 'note'
+  'visibleFrom' | 'dueOn' | 'closesOn' | 'need' | 'place' | 'results' | 'heading' | 'directions' | 'note'
 >;
 
 const needWords: Record<Terms['need'], Phrase> = {
@@ -24,15 +24,22 @@ const placeWords: Record<Terms['place'], Phrase> = {
   AtHome: phrase('At home'),
 };
 
+const resultWords: Record<Terms['results'], Phrase> = {
+  AtOnce: phrase('At once'),
+  WhenReleased: phrase('When you release them'),
+};
+
 /** The choices of a closed set, in its order. */
 export const optionsOf = <K extends string>(words: Record<K, Phrase>) =>
   (Object.keys(words) as K[]).map((value) => ({ value, label: t(words[value]) }));
 export const needOptions = () => optionsOf(needWords);
 export const placeOptions = () => optionsOf(placeWords);
+export const resultOptions = () => optionsOf(resultWords);
 
 /** What is not usual about an assignment: what readers need not do, where it is done, when it closes. */
-export const unusual = (a: Terms) =>
+export const unusual = (a: Omit<Terms, 'results'> & Partial<Terms>) =>
   [
+    a.results === 'WhenReleased' && t('results when released'),
     a.need !== 'Required' && t(shortNeeds[a.need]),
     a.place !== 'Anywhere' && t(placeWords[a.place]),
     a.closesOn && t('closes {{day}}', { day: dayOf(a.closesOn) }),
@@ -46,6 +53,7 @@ export const termsSchema = z
     closesOn: z.string(),
     need: z.enum(['Required', 'Extra', 'Recommended']),
     place: z.enum(['Anywhere', 'AtSchool', 'AtHome']),
+    results: z.enum(['AtOnce', 'WhenReleased']),
     heading: z.string(),
     directions: z.string(),
     note: z.string(),
@@ -65,6 +73,7 @@ export const fieldsOf = (a: Terms): z.infer<typeof termsSchema> => ({
   closesOn: a.closesOn ?? '',
   need: a.need,
   place: a.place,
+  results: a.results,
   heading: a.heading,
   directions: a.directions,
   note: a.note,

@@ -43,6 +43,11 @@ export function WhoMoves({
           ))}
         </ul>
       )}
+      {moved.length > 0 && (
+        <p className="text-soft px-4.5 py-3 text-sm">
+          {t('A group’s work that is not begun goes with it: who comes gets it, who leaves no longer has it.')}
+        </p>
+      )}
       <footer className="border-ink bg-paper sticky bottom-0 mt-auto flex gap-2 border-t px-4.5 pt-3 pb-4">
         <Button look="main" className="grow" disabled={saving} onClick={save}>
           {t('Save groups')}

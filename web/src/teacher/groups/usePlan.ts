@@ -4,7 +4,6 @@ import { type Api, api, ok } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { sure } from '../../shared/sure';
 import { useKept } from '../../shared/useKept';
-import { t } from '../../shared/words';
 import { useSaid, type ClassData } from '../classQueries';
 import type { Plan } from './FormPicked';
 
@@ -51,7 +50,7 @@ export function usePlan(data: ClassData) {
         }),
       ),
     onSuccess: async (done) => {
-      said(t('Saved groups'), done.changeId);
+      said(done.summary, done.changeId);
       forget();
       await changed('groups');
     },

@@ -2,6 +2,7 @@ import { cx } from 'class-variance-authority';
 import { Link } from 'react-router';
 import type { Api } from '../../shared/api';
 import { chanceWords, dayOf, fm, halfRange, minutes, percent, shortDay, signed, strandName } from '../../shared/format';
+import { scoreOf } from '../../shared/scores';
 import { ticketWords } from '../../shared/ticketStates';
 import { say, t } from '../../shared/words';
 
@@ -101,7 +102,7 @@ export function ReadingTable({ classId, readings }: { classId: string; readings:
             <Td num>{k.versionDepth == null ? '–' : fm(k.versionDepth)}</Td>
             <Td num>{k.forecast == null ? '–' : percent(k.forecast)}</Td>
             <Td num>{minutes(k.seconds)}</Td>
-            <Td num>{k.score == null ? '–' : percent(k.score)}</Td>
+            <Td num>{k.score == null ? '–' : scoreOf(k.kind, k.score)}</Td>
             <Td num>
               {k.beforeMean == null || k.afterMean == null
                 ? '–'

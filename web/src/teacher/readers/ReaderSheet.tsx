@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { percent, shortDay } from '../../shared/format';
+import { scoreOf } from '../../shared/scores';
 import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import { useReader, type ReaderData } from '../classQueries';
@@ -87,7 +88,9 @@ function Parts({ r, classId }: { r: ReaderData; classId: string }) {
                 <span>{k.handedInAt ? shortDay(k.handedInAt) : t('now')}</span>
                 <Link to={`/class/${classId}/tickets/${k.ticketId}`}>{k.title}</Link>
                 <span>{k.forecast != null && `${t('fit')} ${percent(k.forecast)}`}</span>
-                <span className="text-right">{k.score == null ? t(ticketWords[k.state]) : percent(k.score)}</span>
+                <span className="text-right">
+                  {k.score == null ? t(ticketWords[k.state]) : scoreOf(k.kind, k.score)}
+                </span>
               </li>
             ))}
           </ul>

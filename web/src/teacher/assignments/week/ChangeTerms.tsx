@@ -7,7 +7,7 @@ import { Form, FormFoot } from '../../../ui/Form';
 import { DateField } from '../../../ui/DateField';
 import { Select } from '../../../ui/Select';
 import { TextArea, TextField } from '../../../ui/TextField';
-import { fieldsOf, needOptions, placeOptions, termsOf, termsSchema } from '../terms';
+import { fieldsOf, needOptions, placeOptions, resultOptions, termsOf, termsSchema } from '../terms';
 import type { Plan } from './useWeek';
 
 /** When an assignment is seen and due, and what is said with it; what that means for readers is said first. */
@@ -44,7 +44,10 @@ export function ChangeTerms({
             {t('Readers who have not begun will not see it until then: {{count}} readers.', { count: a.waiting })}
           </p>
         )}
-        <Select label={t('Kind of work')} {...form.field('need')} options={needOptions()} />
+        <FieldRow>
+          <Select label={t('Kind of work')} {...form.field('need')} options={needOptions()} />
+          <Select label={t('Readers see results')} {...form.field('results')} options={resultOptions()} />
+        </FieldRow>
         <FieldRow>
           <DateField label={t('Closes after')} {...form.field('closesOn')} />
           <Select label={t('Where')} {...form.field('place')} options={placeOptions()} />

@@ -100,6 +100,7 @@ export function usePlan(classId: string) {
             closesOn: a.closesOn,
             need: a.need,
             place: a.place,
+            results: a.results,
             heading: a.heading,
             directions: a.directions,
             note: a.note,
@@ -118,6 +119,9 @@ export function usePlan(classId: string) {
     /** A last day of their own for readers; null for the assignment's. */
     ownDay: (ticketIds: string[], dueOn: string | null) =>
       ok(api.POST('/classes/{classId}/tickets/day', { params: { path }, body: { ticketIds, dueOn } })),
+    /** Another version for the reader of a ticket. */
+    version: (ticketId: string, versionId: string) =>
+      ok(api.POST('/tickets/{ticketId}/version', { params: { path: { ticketId } }, body: { versionId } })),
     remind: (ticketIds: string[]) =>
       ok(api.POST('/classes/{classId}/tickets/remind', { params: { path }, body: { ticketIds } })),
     tickets: (deed: Api<'TicketDeed'>, ticketIds: string[], comment = '') =>

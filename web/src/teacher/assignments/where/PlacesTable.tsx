@@ -3,6 +3,8 @@ import { cx } from 'class-variance-authority';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { dayOf } from '../../../shared/format';
+import { scoreSaid, shortScore } from '../../../shared/scores';
+import type { TaskKind } from '../../../shared/taskKinds';
 import { t } from '../../../shared/words';
 import type { ClassData } from '../../classQueries';
 import { RowTick } from '../../../ui/Checkbox';
@@ -201,7 +203,7 @@ function Cell({
       </span>
       <StateMark state={k.state} />
       {k.state === 'UnderWay' && k.pages > 0 && t('{{n}}/{{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
-      {k.score != null && k.state !== 'UnderWay' && <Right score={k.score} />}
+      {k.score != null && k.state !== 'UnderWay' && <Right score={k.score} kind={a?.kind} />}
       {k.round > 1 && <span className="text-soft">{t('round {{n}}', { n: k.round })}</span>}
       {k.dueOn !== null && k.dueOn !== a?.dueOn && <span>{t('due {{day}}', { day: dayOf(k.dueOn) })}</span>}
       {k.reminded && (
@@ -216,9 +218,9 @@ function Cell({
 }
 
 /** Right at the first try, of a hundred; the head of the page says so. */
-const Right = ({ score }: { score: number }) => (
+const Right = ({ score, kind }: { score: number; kind: TaskKind | undefined }) => (
   <>
-    {Math.round(100 * score)}
-    <span className="sr-only">{t('% right on the first try')}</span>
+    <span aria-hidden>{shortScore(kind, score)}</span>
+    <span className="sr-only">{scoreSaid(kind, score)}</span>
   </>
 );

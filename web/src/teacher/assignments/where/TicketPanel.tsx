@@ -5,6 +5,7 @@ import { api, ok } from '../../../shared/api';
 import { dayOf, fm, minutes, percent, timeOf } from '../../../shared/format';
 import { keys } from '../../../shared/keys';
 import { isDone, isOpen, ticketWords } from '../../../shared/ticketStates';
+import { scoreSaid } from '../../../shared/scores';
 import { taskWords } from '../../../shared/taskKinds';
 import { phrase, t, type Phrase } from '../../../shared/words';
 import type { ClassData } from '../../classQueries';
@@ -15,6 +16,7 @@ import { StateMark } from '../../../ui/StateMark';
 import { Replies } from '../Replies';
 import { usePlan } from '../week/useWeek';
 import type { Place, PlacesData } from './places';
+import { OtherVersion } from './OtherVersion';
 import { OwnDay } from './OwnDay';
 import { SendBack } from './SendBack';
 
@@ -70,7 +72,7 @@ export function TicketPanel({
           {k.state === 'UnderWay' &&
             k.pages > 0 &&
             t('page {{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
-          {k.score != null && t('{{score}} right on the first try', { score: percent(k.score) })}
+          {k.score != null && scoreSaid(a?.kind, k.score)}
         </p>
         <p className="text-sm">
           {[
@@ -102,7 +104,7 @@ export function TicketPanel({
           ))}
         </ol>
       </SheetPart>
-      <Deeds k={k} classId={data.id} may={d.mayAssign} today={d.today} />
+      <Deeds k={k} textId={a?.textId ?? null} classId={data.id} may={d.mayAssign} today={d.today} />
     </Sheet>
   );
 }
@@ -115,7 +117,19 @@ function whyNot(k: Place): Phrase {
 }
 
 /** What can be done with a ticket; what cannot says why. */
-function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boolean; today: string }) {
+function Deeds({
+  k,
+  textId,
+  classId,
+  may,
+  today,
+}: {
+  k: Place;
+  textId: string | null;
+  classId: string;
+  may: boolean;
+  today: string;
+}) {
   const plan = usePlan(classId);
   const [shown, show] = useState<'sendBack' | 'day' | null>(null);
   const waits = isOpen(k.state) || k.state === 'Closed';
@@ -126,7 +140,7 @@ function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boo
         <Link to={`/class/${classId}/tickets/${k.id}`}>{t('Open')}</Link>
       </Button>
       <Button asChild>
-        <Link to={`/class/${classId}/as/${k.readerId}/${k.id}`}>{t('As the reader sees it')}</Link>
+        <Link to={`/class/${classId}/as/${k.readerId}/${k.id}`}>{t('See as reader')}</Link>
       </Button>
       {may && (
         <>
@@ -152,6 +166,12 @@ function Deeds({ k, classId, may, today }: { k: Place; classId: string; may: boo
           <Button disabled={!isOpen(k.state) || k.reminded} onClick={() => void plan.quietly(plan.remind([k.id]))}>
             {k.reminded ? t('Reminded') : t('Remind')}
           </Button>
+          {k.state === 'Marked' && (
+            <Button onClick={() => void plan.quietly(plan.tickets('Release', [k.id]))}>{t('Release')}</Button>
+          )}
+          {textId && isOpen(k.state) && k.answered === 0 && (
+            <OtherVersion k={k} textId={textId} classId={classId} plan={plan} />
+          )}
           <p className="col-span-2 text-sm">{t(whyNot(k))}</p>
         </>
       )}

@@ -29,8 +29,9 @@ export function TicketsFoot({
   const silent = those.filter((k) => isOpen(k.state) && !k.reminded).map((k) => k.id);
   const waits = those.filter((k) => isOpen(k.state) || k.state === 'Closed').map((k) => k.id);
   const done = those.filter((k) => isDone(k.state)).map((k) => k.id);
+  const held = those.filter((k) => k.state === 'Marked').map((k) => k.id);
   const gone = those.filter((k) => k.state === 'TakenBack').map((k) => k.id);
-  const act = (deed: 'TakeBack' | 'Restore' | 'GiveAgain', ids: string[]) =>
+  const act = (deed: 'TakeBack' | 'Restore' | 'GiveAgain' | 'Release', ids: string[]) =>
     void plan.quietly(plan.tickets(deed, ids)).then(clear);
   const all = new Set(d.places.map((k) => k.readerId)).size;
   return (
@@ -53,6 +54,11 @@ export function TicketsFoot({
           >
             {t('Add {{count}} readers to tray', { count: readers.length })}
           </Button>
+          {held.length > 0 && (
+            <Button size="sm" onClick={() => act('Release', held)}>
+              {t('Release {{n}}', { n: held.length })}
+            </Button>
+          )}
           {done.length > 0 && (
             <>
               <Button size="sm" onClick={() => act('GiveAgain', done)}>

@@ -1,0 +1,120 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Tickets;
+using DeepCurrent.Web.SignIn;
+using Npgsql;
+
+namespace DeepCurrent.Web.Assignments;
+
+/// <summary>What a regrouping does to one assignment.</summary>
+/// <param name="Given">Who comes and has had nothing of it.</param>
+/// <param name="Restored">Tickets of who comes back.</param>
+/// <param name="TakenBack">Tickets of who goes and has not begun.</param>
+public sealed record Follow(
+    AssignmentRow Row,
+    IReadOnlyList<NewTicket> Given,
+    IReadOnlyList<TicketId> Restored,
+    IReadOnlyList<TicketId> TakenBack
+);
+
+/// <summary>What is given to a group follows its readers: who comes gets it, from who goes and has not begun it is taken
+/// back. What a group had that is gone stays as it is, and so does what was due before.</summary>
+public sealed class Following(Desk desk, Giving giving, AssignmentStore assignments, WeekStore weeks)
+{
+    /// <summary>What would follow from groups that take the place of those there are.</summary>
+    public async Task<IReadOnlyList<Follow>> Plan(ClassId classId, IReadOnlyList<NewGroup> groups)
+    {
+        var room = await giving.Class(classId, Deed.FormGroups);
+        var rows = await assignments.GivenToGroups(classId, await desk.Today());
+        var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
+        var byName = groups.ToDictionary(g => g.Name, g => g.ReaderIds);
+        var after = room.InOrder.Where(g => byName.ContainsKey(g.Name)).ToDictionary(g => g.Id, g => byName[g.Name]);
+        var plan = new List<Follow>();
+        foreach (var row in rows.Where(r => Stays(meant[r.Id].Aims, after)))
+            plan.Add(await Of(row, room, meant[row.Id].Aims, after));
+        return [.. plan.Where(f => f.Given.Count + f.Restored.Count + f.TakenBack.Count > 0)];
+    }
+
+    private static bool Stays(IReadOnlyList<Aim> aims, Dictionary<GroupId, IReadOnlyList<ReaderId>> after) =>
+        aims.All(a => a.GroupId is not { } group || after.ContainsKey(group));
+
+    private async Task<Follow> Of(
+        AssignmentRow row,
+        GivingClass room,
+        IReadOnlyList<Aim> aims,
+        Dictionary<GroupId, IReadOnlyList<ReaderId>> after
+    )
+    {
+        var was = room.Meant(aims).Select(r => r.Id).ToHashSet();
+        var now = Aims.Readers(aims, room.Place.Id, [.. room.Roster.Select(r => r.Id)], after).ToHashSet();
+        var tickets = (await assignments.Tickets(row.Id)).ToLookup(k => k.ReaderId);
+        var come = room.Roster.Where(r => now.Contains(r.Id) && !was.Contains(r.Id)).ToList();
+        var fresh = come.Where(r => !tickets[r.Id].Any()).ToList();
+        return new(
+            row,
+            await Tickets(row, fresh),
+            [.. Those(come.Select(r => r.Id), k => k.State is TicketState.TakenBack)],
+            [.. Those(was.Except(now), k => k is { OpenedAt: null, State: TicketState.Planned or TicketState.Waiting })]
+        );
+
+        IEnumerable<TicketId> Those(IEnumerable<ReaderId> readers, Func<TicketRow, bool> which) =>
+            readers.SelectMany(r => tickets[r]).Where(which).Select(k => k.Id);
+    }
+
+    private async Task<IReadOnlyList<NewTicket>> Tickets(AssignmentRow row, IReadOnlyList<RosterRow> readers)
+    {
+        if (readers.Count == 0)
+            return [];
+        if (row.TextId is not { } textId)
+            return Giving.Tickets(readers);
+        var task = (await assignments.Tasks([row.Id]))[row.Id];
+        return Giving.Tickets((await giving.Fits([textId], readers))[textId], task.Locked, skipGiven: true);
+    }
+
+    /// <summary>Lets it follow, inside the transaction that regroups.</summary>
+    public async Task<Followed> Do(NpgsqlConnection c, NpgsqlTransaction t, ClassId classId, IReadOnlyList<Follow> plan)
+    {
+        var today = await desk.Today();
+        foreach (var f in plan.Where(f => f.Given.Count > 0))
+            await AssignmentWriter.AddTickets(
+                c,
+                t,
+                classId,
+                f.Row.TaskId,
+                f.Given,
+                MendEndpoints.TermsOf(f.Row),
+                today,
+                desk.Who.Adult,
+                desk.Now
+            );
+        var restored = await Move(TicketStep.Restored, [.. plan.SelectMany(f => f.Restored)]);
+        var takenBack = await Move(TicketStep.TakenBack, [.. plan.SelectMany(f => f.TakenBack)]);
+        if (plan.Count > 0)
+            await AssignmentWriter.Tell(c, t, classId);
+        return new([.. plan.SelectMany(f => f.Given).Select(k => k.Id)], restored, takenBack);
+
+        async Task<IReadOnlyList<TicketMoved>> Move(TicketStep step, IReadOnlyList<TicketId> ids) =>
+            ids.Count == 0
+                ? []
+                : await TicketMover.Move(c, t, ids, classId, new(step, desk.Who.Adult, desk.Now, today));
+    }
+
+    /// <summary>Takes back what followed, except what has been begun since.</summary>
+    public static async Task Undo(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ClassId classId,
+        Followed did,
+        DateTimeOffset now
+    )
+    {
+        await AssignmentWriter.DeleteUnopened(c, t, did.Given);
+        await TicketMover.Back(c, t, did.Restored, TicketStep.Restored, classId, now);
+        await TicketMover.Back(c, t, did.TakenBack, TicketStep.TakenBack, classId, now);
+        await AssignmentWriter.Tell(c, t, classId);
+    }
+}
