@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { assignments, axe, place, reader, teacher, starting } from './people.mjs';
+import { assignments, axe, choose, place, reader, teacher, starting } from './people.mjs';
 
 // A class's reading, a week at a time: planned, given, moved, mended.
 
@@ -186,4 +186,52 @@ test('a week of three texts for each group is suggested, drafted and assigned wi
   await press(dialog.getByRole('button', { name: /^Assign \d+ drafts$/ }));
   await expect(page.getByText(/^Assigned \d+ drafts/)).toBeVisible();
   expect(count()).toBeLessThanOrEqual(12);
+});
+
+test('two weeks are saved as a plan, edited, and used again for a group as drafts, which are undone', async ({
+  page,
+}) => {
+  await teacher(page);
+  await assignments(page, 'Week');
+  const add = async (item) => {
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await page.getByRole('menuitem', { name: item }).click();
+    return page.getByRole('dialog');
+  };
+  let dialog = await add('Save weeks as plan…');
+  await dialog.getByRole('button', { name: 'Save plan' }).click();
+  await expect(dialog.getByText('Enter a name of 80 letters or fewer.').first()).toBeVisible();
+  await dialog.getByLabel('Name').fill('Autumn on the quay');
+  await axe(page, 'saving a plan');
+  await dialog.getByRole('button', { name: 'Save plan' }).click();
+  await expect(dialog).toBeHidden();
+
+  await assignments(page, 'Plans');
+  await page.getByRole('button', { name: 'Edit Autumn on the quay' }).click();
+  dialog = page.getByRole('dialog');
+  const before = await dialog.getByRole('button', { name: /^Remove / }).count();
+  await dialog
+    .getByRole('button', { name: /^Remove / })
+    .first()
+    .click();
+  await axe(page, 'editing a plan');
+  await dialog.getByRole('button', { name: 'Save plan' }).click();
+  await expect(dialog).toBeHidden();
+  await axe(page, 'plans');
+
+  await page.getByRole('button', { name: 'Use Autumn on the quay' }).click();
+  dialog = page.getByRole('dialog');
+  await choose(dialog.getByRole('combobox', { name: 'For' }), 1);
+  const rows = dialog.getByRole('region', { name: 'What happens' }).getByRole('rowheader');
+  await expect(rows).toHaveCount(before - 1);
+  await axe(page, 'using a plan');
+  await dialog.getByRole('button', { name: 'Save as drafts' }).click();
+  await expect(page.getByText(/^Drafted \d+ tasks? of “Autumn on the quay”/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText(/drafts? (was|were) discarded/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Delete Autumn on the quay' }).click();
+  await expect(page.getByRole('button', { name: 'Use Autumn on the quay' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByRole('button', { name: 'Use Autumn on the quay' })).toBeVisible();
 });

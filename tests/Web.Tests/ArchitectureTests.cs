@@ -58,6 +58,22 @@ public sealed partial class ArchitectureTests
             .SelectMany(f => File.ReadLines(f).Select((line, i) => (f, i + 1, line)));
     }
 
+    /// <summary>The document names a type by its last name: of two with one name it would know one.</summary>
+    [Fact]
+    public void No_two_types_of_the_api_have_the_same_name()
+    {
+        var root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")!;
+        var document = System.Text.Json.Nodes.JsonNode.Parse(File.ReadAllText(Path.Combine(root, "web/openapi.json")))!;
+        var named = document["components"]!["schemas"]!.AsObject().Select(s => s.Key).ToHashSet();
+        new[] { Web, Data, typeof(DeepCurrent.Core.Tickets.TicketState).Assembly }
+            .SelectMany(a => a.GetExportedTypes())
+            .Where(t => !t.IsGenericType && !(t.IsAbstract && t.IsSealed) && named.Contains(t.Name))
+            .GroupBy(t => t.Name)
+            .Where(g => g.Count() > 1)
+            .Select(g => string.Join(" and ", g.Select(t => t.FullName)))
+            .ShouldBeEmpty();
+    }
+
     [Fact]
     public void No_member_of_a_closed_set_is_a_literal_in_a_query()
     {

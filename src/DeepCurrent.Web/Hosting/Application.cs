@@ -15,6 +15,7 @@ using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.Lists;
 using DeepCurrent.Web.Live;
 using DeepCurrent.Web.OralReading;
+using DeepCurrent.Web.Plans;
 using DeepCurrent.Web.Print;
 using DeepCurrent.Web.Readers;
 using DeepCurrent.Web.Roster;
@@ -54,6 +55,7 @@ public static class Application
         new TextsFeature(),
         new ChoosingFeature(),
         new WordListsFeature(),
+        new PlansFeature(),
         new AssignmentsFeature(),
         new TicketsFeature(),
         new OralReadingFeature(),

@@ -7,6 +7,7 @@ using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
+using DeepCurrent.Web.Classes;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Tickets;

@@ -3,6 +3,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.LevelChecks;
+using DeepCurrent.Web.Classes;
 using DeepCurrent.Web.Tickets;
 
 namespace DeepCurrent.Web.LevelChecks;
@@ -201,8 +202,6 @@ public sealed record SittingView
         };
     }
 }
-
-public sealed record ColleagueView(AdultId Id, string Name);
 
 public sealed record CheckView
 {

@@ -6,6 +6,7 @@ using DeepCurrent.Core.Texts;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
@@ -95,7 +96,8 @@ public static class MyEndpoints
         TicketStore tickets,
         TextStore texts,
         RunningRecordStore records,
-        IListener listener
+        IListener listener,
+        Notices notices
     )
     {
         var ticket = await Mine(ticketId, desk, tickets);
@@ -122,6 +124,7 @@ public static class MyEndpoints
         )
             throw Refused.NotFound();
         await RunningRecordEndpoints.KeepSound(id, ticket.ReaderId, seconds, request, records, listener);
+        notices.Changed(ticket.ClassId);
         return (await records.OfTicket(ticketId, ticket.ReaderId))!;
     }
 

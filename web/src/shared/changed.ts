@@ -18,7 +18,8 @@ const touched = {
   level: [...levels, ...history, 'marking', 'check', 'checks', 'windows'],
   checks: [...levels, ...history, 'checks', 'check', 'windows'],
   goals: ['goals', 'class', 'reader', ...history],
-  groups: ['class', 'reader', 'roster', ...history],
+  /** What a group has and nobody has begun goes with it. */
+  groups: ['roster', ...work, ...history],
   lists: ['lists', 'class'],
   guardians: ['guardians', 'roster', 'mail'],
   /** Texts themselves: their words, their quizzes, their depths. */

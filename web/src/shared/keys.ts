@@ -66,6 +66,11 @@ export const keys = {
   searches: ['searches'] as const,
   wordLists: ['wordLists'] as const,
   copies: ['copies'] as const,
+  plans: {
+    all: ['plans'] as const,
+    look: (classId: string, planId: string, revision: number, readers: string[], from: string) =>
+      ['plans', 'look', classId, planId, revision, readers, from] as const,
+  },
 
   assignments: (classId: string, asked: object) => ['assignments', classId, 'all', asked] as const,
   suggestions: (classId: string) => ['assignments', classId, 'suggestions'] as const,

@@ -5348,6 +5348,263 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/plans': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlanView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/plans': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewPlanRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlanView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/{planId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          planId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SavedPlanRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlanView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          planId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/{planId}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          planId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlanView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/plans/{planId}/look': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          planId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['LookRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['LaidItem'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/plans/{planId}/lay': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          planId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['LayRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/fit': {
     parameters: {
       query?: never;
@@ -9360,8 +9617,26 @@ export interface components {
       system: string;
       label: string;
     };
+    LaidItem: {
+      kind: components['schemas']['TaskKind'];
+      title: string;
+      /** Format: date */
+      visibleFrom: string;
+      /** Format: date */
+      dueOn: null | string;
+      /** Format: int32 */
+      had: number;
+      gone: boolean;
+    };
     /** @enum {unknown} */
     Language: 'English' | 'Spanish';
+    LayRequest: {
+      readerIds: components['schemas']['ReaderId'][];
+      /** Format: date */
+      from: string;
+      ids: components['schemas']['AssignmentId'][];
+      draft: boolean;
+    };
     LeaveOutRequest: {
       ids: components['schemas']['EvidenceId'][];
       reason?: null | string;
@@ -9488,6 +9763,11 @@ export interface components {
       | 'LettersPrinted'
       | 'LettersMailed'
       | 'ReaderDeleted';
+    LookRequest: {
+      readerIds: components['schemas']['ReaderId'][];
+      /** Format: date */
+      from: string;
+    };
     MadeClass: {
       id: components['schemas']['ClassId'];
       changeId: null | components['schemas']['ChangeId'];
@@ -9661,6 +9941,16 @@ export interface components {
     MoveRequest: {
       readerIds: components['schemas']['ReaderId'][];
       toClassId: components['schemas']['ClassId'];
+    };
+    MovedItem: {
+      /** Format: int32 */
+      at: number;
+      /** Format: int32 */
+      week: number;
+      /** Format: int32 */
+      day: number;
+      /** Format: int32 */
+      days?: null | number;
     };
     MyAnswerRequest: {
       id: components['schemas']['AnswerId'];
@@ -9895,6 +10185,15 @@ export interface components {
     NewGroup: {
       name: string;
       readerIds: components['schemas']['ReaderId'][];
+    };
+    NewPlanRequest: {
+      id: components['schemas']['PlanId'];
+      name: string;
+      mine: boolean;
+      inOrder: boolean;
+      /** Format: date */
+      monday: string;
+      assignmentIds: components['schemas']['AssignmentId'][];
     };
     NewReaderRequest: {
       givenName: string;
@@ -10132,6 +10431,22 @@ export interface components {
       plates: components['schemas']['WeekPlate'][];
       places: components['schemas']['PlaceRow'][];
       mayAssign: boolean;
+    };
+    /**
+     * Format: uuid
+     * @description The id of a saved list of tasks.
+     */
+    PlanId: string;
+    PlanLine: {
+      /** Format: int32 */
+      week: number;
+      /** Format: int32 */
+      day: number;
+      /** Format: int32 */
+      days: null | number;
+      kind: components['schemas']['TaskKind'];
+      title: string;
+      textId: null | components['schemas']['TextId'];
     };
     PlanView: {
       parts: components['schemas']['PartPlanView'][];
@@ -10607,6 +10922,30 @@ export interface components {
     SavedGroups: {
       changeId: null | components['schemas']['ChangeId'];
       summary: components['schemas']['Message'];
+    };
+    SavedPlanRequest: {
+      /** Format: int32 */
+      revision: number;
+      name: string;
+      mine: boolean;
+      inOrder: boolean;
+      items: components['schemas']['MovedItem'][];
+    };
+    SavedPlanView: {
+      id: components['schemas']['PlanId'];
+      name: string;
+      owner: null | string;
+      own: boolean;
+      mine: boolean;
+      inOrder: boolean;
+      mayChange: boolean;
+      /** Format: int32 */
+      revision: number;
+      /** Format: date-time */
+      changedAt: string;
+      /** Format: int32 */
+      weeks: number;
+      items: components['schemas']['PlanLine'][];
     };
     SavedSearch: {
       id: components['schemas']['SavedSearchId'];

@@ -20,6 +20,7 @@ const Profile = part(() => import('./readers/Profile'));
 const Texts = part(() => import('./texts/Texts'));
 const TextPage = part(() => import('./texts/TextPage'));
 const Copies = part(() => import('./texts/copies/Copies'));
+const Plans = part(() => import('./assignments/plans/Plans'));
 const WordLists = part(() => import('./texts/WordLists'));
 const Bring = part(() => import('./texts/Bring'));
 const QuizEditor = part(() => import('./texts/quiz/QuizEditor'));
@@ -92,6 +93,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="assignments" element={<Week />} />
             <Route path="assignments/where" element={<WhoIsWhere />} />
             <Route path="assignments/all" element={<Assignments />} />
+            <Route path="assignments/plans" element={<Plans />} />
             <Route path="assignments/checks" element={<Checks />} />
             <Route path="assignments/checks/new" element={<CheckEditor />} />
             <Route path="assignments/checks/:checkId" element={<CheckPage />} />

@@ -7,6 +7,7 @@ export function AssignmentTabs({ classId }: { classId: string }) {
     ['', t('Week')],
     ['/where', t('Who is where')],
     ['/all', t('All')],
+    ['/plans', t('Plans')],
     ['/checks', t('Level checks')],
   ] as const;
   return (

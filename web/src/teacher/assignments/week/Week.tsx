@@ -7,10 +7,12 @@ import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Button } from '../../../ui/Button';
 import { IconButton } from '../../../ui/IconButton';
-import { Menu, MenuItem } from '../../../ui/Menu';
+import { Menu, MenuItem, MenuLine } from '../../../ui/Menu';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
+import { LayPlan } from '../plans/LayPlan';
+import { SavePlan } from '../plans/SavePlan';
 import { TaskDialog } from '../TaskDialog';
 import { daysOfWeek, useWeekShown, WeekSteps } from '../WeekSteps';
 import { CalendarDialog } from './CalendarDialog';
@@ -62,16 +64,27 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
   const [giving, setGiving] = useState(false);
   const [suggesting, setSuggesting] = useState(false);
   const [adding, setAdding] = useState(false);
+  const [planning, setPlanning] = useState<'use' | 'save' | null>(null);
   const { data: room } = useOutletContext<Place>();
   const next = addDays(monday, daysOfWeek);
   const here = inWeek(data, monday);
+  const planned = [...here, ...inWeek(data, next)];
   const drafts = data.plates.filter((p) => p.assignment.draft);
   return (
     <>
       <Menu label={t('Add')}>
         <MenuItem onSelect={() => setSuggesting(true)}>{t('Suggested texts…')}</MenuItem>
         <MenuItem onSelect={() => setAdding(true)}>{t('Task without text…')}</MenuItem>
+        <MenuItem onSelect={() => setPlanning('use')}>{t('Plan…')}</MenuItem>
+        <MenuLine />
+        <MenuItem disabled={planned.length === 0} onSelect={() => setPlanning('save')}>
+          {t('Save weeks as plan…')}
+        </MenuItem>
       </Menu>
+      {planning === 'use' && <LayPlan plan={null} data={room} readers={[]} close={() => setPlanning(null)} />}
+      {planning === 'save' && (
+        <SavePlan classId={classId} monday={monday} plates={planned} close={() => setPlanning(null)} />
+      )}
       {adding && <TaskDialog data={room} readers={[]} close={() => setAdding(false)} />}
       {suggesting && (
         <SuggestTexts d={data} monday={monday} classId={classId} plan={plan} close={() => setSuggesting(false)} />

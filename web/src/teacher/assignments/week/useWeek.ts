@@ -78,6 +78,14 @@ export function usePlan(classId: string) {
           body: { attempts: usualTries, drafts: drafts.map((x) => ({ ...x, id: idFor(['week', x]) })) },
         }),
       ),
+    /** A plan on the weeks of the class. */
+    lay: (planId: string, tasks: number, to: { readerIds: string[]; from: string; draft: boolean }): Promise<Done> =>
+      ok(
+        api.POST('/classes/{classId}/plans/{planId}/lay', {
+          params: { path: { classId, planId } },
+          body: { ...to, ids: Array.from({ length: tasks }, (_, i) => idFor(['lay', planId, i, to])) },
+        }),
+      ),
     discard: (assignmentIds: string[]) =>
       ok(api.POST('/classes/{classId}/drafts/discard', { params: { path }, body: { assignmentIds } })),
     copy: (assignmentIds: string[], days: number) =>

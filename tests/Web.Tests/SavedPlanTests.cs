@@ -1,0 +1,186 @@
+using System.Net;
+using System.Text.Json.Nodes;
+
+namespace Web.Tests;
+
+/// <summary>Plans: saved from weeks, shared, changed, and laid on other weeks.</summary>
+[Collection("application")]
+public sealed class SavedPlanTests(Harness harness)
+{
+    private static DateOnly Monday
+    {
+        get
+        {
+            var today = Harness.Today;
+            return today.AddDays(7 - ((int)today.DayOfWeek + 6) % 7);
+        }
+    }
+
+    private static string Day(DateOnly day) => $"{day:yyyy-MM-dd}";
+
+    private static async Task<string> Draft(Person ana, Room room, object what, DateOnly from, DateOnly due)
+    {
+        var request = JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(what))!.AsObject();
+        request["readerIds"] = new JsonArray([.. room.Readers.Select(r => (JsonNode)r.Id)]);
+        request["attempts"] = 2;
+        request["skipGiven"] = false;
+        request["draft"] = true;
+        request["visibleFrom"] = Day(from);
+        request["dueOn"] = Day(due);
+        return (string)(await ana.Posted($"/api/classes/{room.Id}/assignments", request))["assignmentId"]!;
+    }
+
+    private static async Task<string> Text(Person ana, string words) =>
+        (string)(await ana.Get($"/api/library?q={words}"))["rows"]![0]!["id"]!;
+
+    /// <summary>A plan of a text in its first week and something to write in its second.</summary>
+    private static async Task<JsonNode> Saved(Person ana, Room room, bool mine = true, bool inOrder = true)
+    {
+        var text = await Text(ana, "mill+that+waits");
+        var first = await Draft(ana, room, new { textId = text }, Monday, Monday.AddDays(2));
+        var task = new
+        {
+            id = Guid.NewGuid(),
+            kind = "Written",
+            title = "After the storm",
+            prompt = "What would you have taken along?",
+        };
+        var second = await Draft(ana, room, new { tasks = new[] { task } }, Monday.AddDays(8), Monday.AddDays(11));
+        var plan = await ana.Posted(
+            $"/api/classes/{room.Id}/plans",
+            new
+            {
+                id = Guid.NewGuid(),
+                name = $"Autumn {Guid.NewGuid():N}",
+                mine,
+                inOrder,
+                monday = Day(Monday),
+                assignmentIds = new[] { first, second },
+            }
+        );
+        await ana.Posted($"/api/classes/{room.Id}/drafts/discard", new { assignmentIds = new[] { first, second } });
+        return plan;
+    }
+
+    private static Task<HttpResponseMessage> Lay(
+        Person ana,
+        Room room,
+        JsonNode plan,
+        DateOnly from,
+        bool draft,
+        Guid[] ids
+    ) =>
+        ana.Post(
+            $"/api/classes/{room.Id}/plans/{plan["id"]}/lay",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id).ToArray(),
+                from = Day(from),
+                ids,
+                draft,
+            }
+        );
+
+    private static async Task<JsonNode[]> Plates(Person ana, Room room, DateOnly from) =>
+        [
+            .. (await ana.Get($"/api/classes/{room.Id}/week?from={Day(from)}&to={Day(from.AddDays(13))}"))["plates"]!
+                .AsArray()
+                .Select(p => p!["assignment"]!),
+        ];
+
+    [Fact]
+    public async Task A_plan_saved_from_two_weeks_is_laid_on_two_others_as_drafts_once_and_undone()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        var plan = await Saved(ana, room);
+        ((int)plan["weeks"]!, (string)plan["items"]![1]!["kind"]!).ShouldBe((2, "Written"));
+        var later = Monday.AddDays(14);
+        var look = (
+            await ana.Posted(
+                $"/api/classes/{room.Id}/plans/{plan["id"]}/look",
+                new { readerIds = new[] { room.Readers[0].Id }, from = Day(later) }
+            )
+        ).AsArray();
+        look.Select(l => (bool)l!["gone"]!).ShouldAllBe(gone => !gone);
+        Guid[] ids = [Guid.NewGuid(), Guid.NewGuid()];
+        var done = await ana.Json(await Lay(ana, room, plan, later, draft: true, ids));
+        await ana.Json(await Lay(ana, room, plan, later, draft: true, ids));
+        var plates = await Plates(ana, room, later);
+        plates.Select(a => (string)a["title"]!).ShouldBe(["The Mill That Waits", "After the storm"]);
+        plates.ShouldAllBe(a => (bool)a["draft"]!);
+        plates.Select(a => (string)a["visibleFrom"]!).ShouldBe(look.Select(l => (string)l!["visibleFrom"]!));
+
+        await ana.Posted($"/api/changes/{done["changeId"]}/undo");
+        (await Plates(ana, room, later)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_a_reader_has_had_is_skipped_and_the_rest_comes_on_its_day()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var plan = await Saved(ana, room, inOrder: false);
+        await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = new[] { room.Readers[0].Id },
+                textId = await Text(ana, "mill+that+waits"),
+                attempts = 2,
+                skipGiven = false,
+            }
+        );
+        var done = await ana.Json(await Lay(ana, room, plan, Monday, draft: false, [Guid.NewGuid(), Guid.NewGuid()]));
+        ((int)done["done"]!, (int)done["left"]!).ShouldBe((1, 1));
+        var planned = (await Plates(ana, room, Monday)).Single(a => (string)a["title"]! == "After the storm");
+        ((bool)planned["draft"]!, (int)planned["planned"]!).ShouldBe((false, 1));
+        var nothing = await Lay(ana, room, plan, Monday.AddDays(-30), draft: false, [Guid.NewGuid(), Guid.NewGuid()]);
+        await ana.Problem(nothing, 422);
+    }
+
+    [Fact]
+    public async Task A_plan_is_its_owners_until_it_is_shared_and_is_changed_by_one_at_a_time()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var plan = await Saved(ana, room);
+        var path = $"/api/plans/{plan["id"]}";
+        object Request(int revision, bool mine, string name = "Autumn", int at = 1) =>
+            new
+            {
+                revision,
+                name,
+                mine,
+                inOrder = true,
+                items = new[]
+                {
+                    new
+                    {
+                        at,
+                        week = 0,
+                        day = 3,
+                        days = (int?)null,
+                    },
+                },
+            };
+        var ben = await harness.Teacher("ben");
+        async Task<bool> Sees(Person who) =>
+            (await who.Get("/api/plans")).AsArray().Any(p => (string)p!["id"]! == (string)plan["id"]!);
+        (await Sees(ben)).ShouldBeFalse();
+        await ben.Problem(await ben.Put(path, Request(1, true)), 404);
+        var shared = await ana.Stored(path, Request(1, false));
+        shared["items"]!.AsArray().ShouldHaveSingleItem()!["title"]!.ToString().ShouldBe("After the storm");
+        (await Sees(ben)).ShouldBeTrue();
+        (await ben.Send(HttpMethod.Delete, path)).StatusCode.ShouldBe(HttpStatusCode.NotFound, "it is ana's");
+        (await ana.Code(await ana.Put(path, Request(1, false)), 409)).ShouldBe("stale");
+        await ana.Problem(await ana.Put(path, Request(2, false, " ", 0)), 422);
+        var (stranger, _, _) = await harness.OwnSchool();
+        (await Sees(stranger)).ShouldBeFalse();
+
+        (await ana.Send(HttpMethod.Delete, path)).EnsureSuccessStatusCode();
+        (await Sees(ana)).ShouldBeFalse();
+        await ana.Posted($"{path}/restore");
+        (await Sees(ana)).ShouldBeTrue();
+    }
+}

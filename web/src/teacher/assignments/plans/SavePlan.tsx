@@ -1,0 +1,88 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { api, fieldOf, ok, sentence } from '../../../shared/api';
+import { keys } from '../../../shared/keys';
+import { useOnce } from '../../../shared/once';
+import { t } from '../../../shared/words';
+import { Button } from '../../../ui/Button';
+import { Dialog, DialogFoot } from '../../../ui/Dialog';
+import { ErrorText } from '../../../ui/Field';
+import { Select } from '../../../ui/Select';
+import { TextField } from '../../../ui/TextField';
+import type { Plate } from '../week/weekLayout';
+import { orderOptions, ownerOptions } from './planQueries';
+
+/** Saves what lies in the weeks that are shown as a plan, to be used again. */
+export function SavePlan({
+  classId,
+  monday,
+  plates,
+  close,
+}: {
+  classId: string;
+  monday: string;
+  plates: Plate[];
+  close: () => void;
+}) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const once = useOnce();
+  const [name, setName] = useState('');
+  const [order, setOrder] = useState<'weeks' | 'free'>('weeks');
+  const [owner, setOwner] = useState<'mine' | 'school'>('mine');
+  const [error, setError] = useState<unknown>();
+  const [busy, setBusy] = useState(false);
+  const titles = [...new Set(plates.map((p) => p.assignment.title))];
+  const save = async (e: FormEvent) => {
+    e.preventDefault();
+    setBusy(true);
+    const body = {
+      name,
+      mine: owner === 'mine',
+      inOrder: order === 'weeks',
+      monday,
+      assignmentIds: plates.map((p) => p.assignment.id),
+    };
+    try {
+      const plan = await ok(
+        api.POST('/classes/{classId}/plans', {
+          params: { path: { classId } },
+          body: { ...body, id: once.idOf(body) },
+        }),
+      );
+      await client.invalidateQueries({ queryKey: keys.plans.all });
+      toast.success(t('Saved “{{name}}”', { name: plan.name }), {
+        action: { label: t('Plans'), onClick: () => void navigate(`/class/${classId}/assignments/plans`) },
+      });
+      close();
+    } catch (problem) {
+      setError(problem);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Dialog title={t('Save as plan')} close={close}>
+      <form noValidate className="grid gap-3" onSubmit={(e) => void save(e)}>
+        <p>
+          {t('{{count}} tasks of the two weeks shown: {{titles}}.', {
+            count: titles.length,
+            titles: titles.join(', '),
+          })}
+        </p>
+        <TextField label={t('Name')} error={fieldOf(error, 'name')} maxLength={80} value={name} set={setName} />
+        <Select label={t('Order')} value={order} set={setOrder} options={orderOptions()} />
+        <Select label={t('Who sees it')} value={owner} set={setOwner} options={ownerOptions()} />
+        {error ? <ErrorText>{fieldOf(error, 'items') ?? sentence(error)}</ErrorText> : null}
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={busy}>
+            {t('Save plan')}
+          </Button>
+        </DialogFoot>
+      </form>
+    </Dialog>
+  );
+}
