@@ -79,8 +79,8 @@ public sealed class CalendarStore(NpgsqlDataSource db)
     public Task<IReadOnlyList<CalendarDue>> Due(CalendarOf of, DateOnly today) =>
         db.All<CalendarDue>(
             $"""
-            select a.id, {TaskSql.Title} as title, min(coalesce(case when @ReaderId::uuid is not null then k.due_on end, a.due_on)) as due_on,
-              a.revision
+            select a.id, {TaskSql.Title} as title,
+              min(coalesce(case when @ReaderId::uuid is not null then k.due_on end, a.due_on)) as due_on, a.revision
             from assignment a
               join ticket k on k.assignment_id = a.id
               join task y on y.id = k.task_id

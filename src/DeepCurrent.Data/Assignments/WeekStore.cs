@@ -135,7 +135,8 @@ public sealed class WeekStore(NpgsqlDataSource db)
                      select jsonb_array_length(jsonb_path_query_array(p.practised, '$[*] ? (@.known == true)'))
                        + (p.words <> '')::int
                      from reply p
-                     where p.ticket_id = k.id and p.round = k.round), 0) as answered, coalesce(w.too_fast, 0) as too_fast, k.opened_at, k.handed_in_at,
+                     where p.ticket_id = k.id and p.round = k.round), 0) as answered,
+                   coalesce(w.too_fast, 0) as too_fast, k.opened_at, k.handed_in_at,
                    coalesce(k.due_on, a.due_on) as due_on, k.reminded_at is not null as reminded
             from assignment a
               join ticket k on k.assignment_id = a.id

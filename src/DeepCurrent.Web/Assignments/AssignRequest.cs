@@ -1,0 +1,83 @@
+using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Tickets;
+
+namespace DeepCurrent.Web.Assignments;
+
+public sealed record FitRequest(IReadOnlyList<ReaderId> ReaderIds, IReadOnlyList<TextId> TextIds);
+
+/// <param name="Forecast">Whole percent, as it is shown.</param>
+/// <param name="Zone">Independent, Instructional or Frustration.</param>
+/// <param name="Before">How the reader had this text already; null if they did not.</param>
+public sealed record FitView(
+    TextId TextId,
+    ReaderId ReaderId,
+    VersionId VersionId,
+    string Version,
+    Fathoms VersionDepth,
+    int Forecast,
+    Zone Zone,
+    EarlierReading? Before,
+    IReadOnlyList<VersionFit> Versions
+);
+
+/// <summary>What is forecast of one version for one reader.</summary>
+public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
+
+/// <summary>Texts, for readers, from a day to a day.</summary>
+/// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
+/// <param name="Aloud">To be read aloud and recorded.</param>
+/// <param name="OnTheWay">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
+/// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
+/// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
+/// <param name="VisibleFrom">Today if it is not said.</param>
+/// <param name="Draft">Kept, and given later.</param>
+/// <param name="Kind">What readers do with the texts; they read and answer if it is not said.</param>
+/// <param name="Questions">Of the one text, those that are asked; all if it is not said.</param>
+/// <param name="Tasks">Without a text.</param>
+public sealed record AssignRequest(
+    IReadOnlyList<ReaderId> ReaderIds,
+    TextId? TextId,
+    DateOnly? DueOn,
+    int Attempts,
+    string? Directions,
+    bool SkipGiven,
+    IReadOnlyDictionary<ReaderId, VersionId>? Versions,
+    bool? OnTheWay,
+    bool? Aloud,
+    IReadOnlyList<TextToGive>? Texts = null,
+    DateOnly? VisibleFrom = null,
+    string? Heading = null,
+    string? Note = null,
+    bool? Draft = null,
+    DateOnly? ClosesOn = null,
+    Need? Need = null,
+    WorkPlace? Place = null,
+    IReadOnlyList<AlsoIn>? AlsoIn = null,
+    TaskKind? Kind = null,
+    IReadOnlyList<QuestionId>? Questions = null,
+    IReadOnlyList<TaskToGive>? Tasks = null,
+    ResultsShown? Results = null
+);
+
+/// <summary>Another class in which everybody gets the same.</summary>
+/// <param name="Texts">With names of their own, made by the page.</param>
+/// <param name="TaskIds">Of the tasks without a text there, in their order.</param>
+public sealed record AlsoIn(
+    ClassId ClassId,
+    IReadOnlyList<TextToGive> Texts,
+    IReadOnlyList<AssignmentId>? TaskIds = null
+);
+
+/// <summary>One text of an assignment.</summary>
+/// <param name="Id">Of the assignment, made by the page: the same request again is the same assignment.</param>
+/// <param name="Versions">Versions fixed by the teacher, by reader.</param>
+public sealed record TextToGive(AssignmentId Id, TextId TextId, IReadOnlyDictionary<ReaderId, VersionId>? Versions);
+
+public sealed record AssignedView(
+    AssignmentId AssignmentId,
+    ChangeId ChangeId,
+    Message Summary,
+    int Tickets,
+    int Texts
+);
