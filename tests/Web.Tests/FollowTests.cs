@@ -119,6 +119,44 @@ public sealed class FollowTests(Harness harness)
     }
 
     [Fact]
+    public async Task Who_sees_results_when_they_are_released_sees_nothing_of_them_before()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var assignment = await Given(ana, room, [0], new { results = "WhenReleased" });
+        var reader = await harness.Reader(room, 0);
+        var ticket = (string)(await reader.Get("/api/my/tickets"))[0]!["id"]!;
+        var question = (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]!
+            .AsArray()
+            .First(q => (string)q!["kind"]! is not ("Short" or "Long"))!;
+        var said = await reader.Stored(
+            $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
+            Answering.To(question, DateTimeOffset.UtcNow)
+        );
+        said["attempts"]![0]!["correct"].ShouldBeNull();
+        ((string)said["attempts"]![0]!["reason"]!).ShouldBe("");
+        ((bool)said["mayTry"]!).ShouldBeFalse("another try would say that it was wrong");
+        var left = (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]!.AsArray();
+        foreach (var q in left.Where(q => (bool)q!["mayTry"]!))
+            await reader.Stored(
+                $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
+                Answering.To(q!, DateTimeOffset.UtcNow)
+            );
+        (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
+        foreach (var answer in (await ana.Get($"/api/tickets/{ticket}"))["answers"]!.AsArray())
+        foreach (var t in answer!["tries"]!.AsArray().Where(t => t!["correct"] is null))
+            await ana.Stored($"/api/tickets/{ticket}/marks/{t!["id"]}", new { mark = 3 });
+        (await States(ana, room, assignment)).ShouldBe(["Marked"]);
+        var mine = (await reader.Get("/api/my/tickets"))[0]!;
+        mine["score"].ShouldBeNull();
+        (await reader.Code(await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/result"), 409)).ShouldBe(
+            "not-released"
+        );
+        await ana.Posted($"/api/classes/{room.Id}/tickets", new { ticketIds = new[] { ticket }, deed = "Release" });
+        (await reader.Get("/api/my/tickets"))[0]!["score"].ShouldNotBeNull();
+    }
+
+    [Fact]
     public async Task Results_that_wait_are_seen_when_they_are_released_for_all_at_once_and_undone()
     {
         var ana = await harness.Teacher("ana");

@@ -76,6 +76,7 @@ public sealed class SavedPlanTests(Harness harness)
             {
                 readerIds = room.Readers.Select(r => r.Id).ToArray(),
                 from = Day(from),
+                revision = (int)plan["revision"]!,
                 ids,
                 draft,
             }

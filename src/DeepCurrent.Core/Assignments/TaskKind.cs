@@ -1,6 +1,9 @@
+using System.Text.Json.Serialization;
+
 namespace DeepCurrent.Core.Assignments;
 
-/// <summary>What a reader does for a task.</summary>
+/// <summary>What a reader does for a task. Plans keep it by its name.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<TaskKind>))]
 public enum TaskKind
 {
     /// <summary>Reads a text and answers its quiz.</summary>

@@ -145,7 +145,7 @@ public sealed class AnswerWriter
             .Select(a => a.Right)
             .ToList();
         // What is written is not scored here, so there is nothing to try again.
-        if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts))
+        if (!TicketLife.MayTry(attempts, ticket.Tries(question)))
             return AnswerOutcome.NoAttemptLeft;
         var response = question.Rules.PicksSentences ? said with { Words = sentences[said.Picks[0]] } : said;
         var right = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right;

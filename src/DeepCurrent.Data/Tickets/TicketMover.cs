@@ -42,7 +42,7 @@ public static class TicketMover
         var moved = (
             await c.QueryAsync<Row>(
                 """
-                select k.id, k.reader_id, k.state, k.round, d.last, d.done, 
+                select k.id, k.reader_id, k.state, k.round, d.last, d.done,
                   k.score is not null or y.kind = any(@unmarked) as marked, a.visible_from
                 from ticket k
                   join assignment a on a.id = k.assignment_id

@@ -122,6 +122,12 @@ public sealed record OpenTicket
     /// <summary>Handed in by its last day, not by its reader.</summary>
     public required bool Closed { get; init; }
 
+    /// <summary>Its reader does not see yet how it goes.</summary>
+    public bool Held => Results is ResultsShown.WhenReleased && State is not TicketState.Released;
+
+    /// <summary>How often a question may be tried. Whoever does not see what is right tries once.</summary>
+    public int Tries(Question q) => q.Written || Results is ResultsShown.WhenReleased ? 1 : Attempts;
+
     /// <summary>Whether a question of its text is asked.</summary>
     public bool Asks(Question q) => Kind.Asks(q.OnTheWay, OnTheWay, Questions?.Contains(q.Id) ?? true);
 }
@@ -173,7 +179,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                    k.state, coalesce(k.due_on, a.due_on) as due_on,
                    case when a.closes_on is not null then greatest(a.closes_on, k.due_on) end as closes_on, a.need,
                    a.place, k.reminded_at is not null as reminded, a.directions, a.heading,
-                   coalesce(d.score, k.score) as score,
+                   case when k.state = {TicketStates.Released} then coalesce(d.score, k.score) end as score,
                    case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
                    y.aloud, k.round, d.comment
             from ticket k

@@ -30,7 +30,7 @@ public sealed class TasksToGive(Desk desk, WordListStore lists)
 
     public async Task<IReadOnlyList<TaskContent>> Contents(IReadOnlyList<TaskToGive> tasks)
     {
-        if (tasks.Count > Most || tasks.DistinctBy(k => k.Id).Count() < tasks.Count)
+        if (tasks.Count > Most || tasks.Any(k => k is null) || tasks.DistinctBy(k => k.Id).Count() < tasks.Count)
             throw Refused.Field("tasks", $"Choose 1 to {Most} tasks.");
         var contents = new List<TaskContent>();
         foreach (var task in tasks)

@@ -22,9 +22,11 @@ public sealed record LookRequest(IReadOnlyList<ReaderId> ReaderIds, DateOnly Fro
 /// <param name="Gone">Its text is not there any more, or has no quiz: it is left out.</param>
 public sealed record LaidItem(TaskKind Kind, string Title, DateOnly VisibleFrom, DateOnly? DueOn, int Had, bool Gone);
 
+/// <param name="Revision">Of the plan that was looked at.</param>
 /// <param name="Ids">Of the assignments, one for each task of the plan, made by the page.</param>
 /// <param name="Draft">Kept, and given later; else each comes on its day.</param>
 public sealed record LayRequest(
+    int Revision,
     IReadOnlyList<ReaderId> ReaderIds,
     DateOnly From,
     IReadOnlyList<AssignmentId> Ids,
@@ -124,7 +126,11 @@ public static class LayEndpoints
         var plan = await plans.Find(planId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         var today = await desk.Today();
         new Faults()
-            .If(request.Ids.Distinct().Count() != plan.Items.Count, "ids", $"This plan has changed. Look at it again.")
+            .If(
+                request.Revision != plan.Revision || request.Ids.Distinct().Count() != plan.Items.Count,
+                "ids",
+                $"This plan has changed. Look at it again."
+            )
             .If(request.From < today.AddDays(-6), "from", $"This day has passed. Choose today or a later day.")
             .Refuse();
         // The same request again, after a lost answer, is what it was.

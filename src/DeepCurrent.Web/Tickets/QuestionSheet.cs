@@ -100,8 +100,7 @@ public sealed class QuestionSheet(
             q.Evidence,
             q.OnTheWay ? q.Place(ticket.VersionLabel) ?? 1 : null,
             [.. given.Select(a => Attempt(q, a, places))],
-            TicketLife.Open(ticket.State)
-                && TicketLife.MayTry([.. given.Select(a => a.Right)], q.Written ? 1 : ticket.Attempts)
+            TicketLife.Open(ticket.State) && TicketLife.MayTry([.. given.Select(a => a.Right)], ticket.Tries(q))
         );
     }
 
@@ -132,11 +131,13 @@ public sealed class QuestionSheet(
     {
         // A question that was changed since may no longer have what was picked.
         if (!Scoring.Answers(q, a.Response, sentences))
-            return new(a.Id, [], a.Response.Words, a.Correct, 0, 0, "");
+            return new(a.Id, [], a.Response.Words, ticket.Held ? null : a.Correct, 0, 0, "");
+        if (ticket.Held)
+            return new(a.Id, Shown(a, places), a.Response.Words, null, 0, 0, "");
         var scored = Scoring.Score(q, a.Response, sentences, ticket.VersionLabel);
         return new(
             a.Id,
-            places is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => places.IndexOf(p))],
+            Shown(a, places),
             a.Response.Words,
             a.Correct,
             scored.Fitting,
@@ -144,6 +145,10 @@ public sealed class QuestionSheet(
             a.Correct is { } c ? Scoring.Reason(q, a.Response, c) : ""
         );
     }
+
+    /// <summary>What was picked, in the places the reader saw.</summary>
+    private static IReadOnlyList<int> Shown(AnswerRow a, List<int> places) =>
+        places is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => places.IndexOf(p))];
 
     private static Shown Shown(TicketId ticketId, Question q) => q.Rules.Shown(q, ticketId.Value);
 }

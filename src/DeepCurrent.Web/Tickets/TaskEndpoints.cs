@@ -63,7 +63,11 @@ public static class TaskEndpoints
         new Faults()
             .If(words.Length > Response.LongestWords, "words", $"Use {Response.LongestWords} letters or fewer.")
             .If(words.Length > 0 && task.Kind is not TaskKind.Written, "words", $"There is nothing to write here.")
-            .If(!Practice.Fits(practised, task.Words), "practised", $"These are not the words of this list.")
+            .If(
+                practised.Any(p => p is null) || !Practice.Fits(practised, task.Words),
+                "practised",
+                $"These are not the words of this list."
+            )
             .Refuse();
         var kept = await replies.Keep(ticketId, reader, words, practised, desk.Given(request.At), desk.Now);
         return View(kept ?? throw Refused.Conflict("not-open", $"This is closed. It may be handed in already."));

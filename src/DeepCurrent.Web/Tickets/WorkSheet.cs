@@ -70,7 +70,7 @@ public sealed class WorkSheet(TicketStore tickets, TextStore texts, ReadingStore
             Kind = ticket.Kind,
             Title = body.Title,
             State = ticket.State,
-            Attempts = ticket.Attempts,
+            Attempts = ticket.Results is ResultsShown.WhenReleased ? 1 : ticket.Attempts,
             Page = ticket.Page,
             Directions = ticket.Directions,
             Depth = body.Depth,

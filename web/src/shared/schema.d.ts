@@ -9631,6 +9631,8 @@ export interface components {
     /** @enum {unknown} */
     Language: 'English' | 'Spanish';
     LayRequest: {
+      /** Format: int32 */
+      revision: number;
       readerIds: components['schemas']['ReaderId'][];
       /** Format: date */
       from: string;
@@ -11526,7 +11528,7 @@ export interface components {
      */
     TaskId: string;
     /**
-     * @description What a reader does for a task.
+     * @description What a reader does for a task. Plans keep it by its name.
      * @enum {unknown}
      */
     TaskKind: 'Text' | 'Quiz' | 'Recording' | 'Written' | 'Words' | 'Link';

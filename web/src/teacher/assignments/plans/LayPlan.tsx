@@ -98,7 +98,7 @@ function Laying({
   const use = async (draft: boolean) => {
     setBusy(true);
     try {
-      await tell(lay(plan.id, plan.items.length, { readerIds, from, draft }));
+      await tell(lay(plan.id, plan.items.length, { revision: plan.revision, readerIds, from, draft }));
       close();
     } catch (problem) {
       setError(problem);

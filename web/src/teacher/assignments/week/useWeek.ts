@@ -79,7 +79,11 @@ export function usePlan(classId: string) {
         }),
       ),
     /** A plan on the weeks of the class. */
-    lay: (planId: string, tasks: number, to: { readerIds: string[]; from: string; draft: boolean }): Promise<Done> =>
+    lay: (
+      planId: string,
+      tasks: number,
+      to: { revision: number; readerIds: string[]; from: string; draft: boolean },
+    ): Promise<Done> =>
       ok(
         api.POST('/classes/{classId}/plans/{planId}/lay', {
           params: { path: { classId, planId } },
