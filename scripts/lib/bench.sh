@@ -80,6 +80,7 @@ plan() { # giving much at once, and who is where
   sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
   node "$ROOT/bench/plan.mjs" "$address" places "$ROOT/.data/places.json"
   node "$ROOT/bench/plan.mjs" report "$ROOT/.data/places.json" "$(spent)"
+  (cd "$ROOT/e2e" && DEEPCURRENT_URL=$address node "$ROOT/bench/where.mjs")
   halt
 }
 
