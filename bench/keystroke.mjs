@@ -16,11 +16,12 @@ await page.getByLabel('Password').fill('low water at nine');
 await page.getByRole('button', { name: 'Sign in' }).click();
 const field = page.getByRole('searchbox');
 await field.waitFor();
-await page
+const foot = page
   .getByText(/^3,?0\d\d of/)
   .or(page.getByText(/of 3,?0\d\d/))
-  .first()
-  .waitFor();
+  .first();
+await foot.waitFor();
+const counted = await foot.elementHandle();
 const times = [];
 for (const key of [
   'k',
@@ -39,15 +40,14 @@ for (const key of [
   'Backspace',
 ]) {
   await field.focus();
-  await page.evaluate(() => {
+  await page.evaluate((foot) => {
     window.took = new Promise((done) =>
       document.activeElement.addEventListener(
         'keydown',
         () => {
           const from = performance.now();
           // Two frames after the footer says another number, or after a while in which it does not: the picture is there.
-          const foot = document.querySelector('.schoollist .foot'),
-            before = foot.textContent;
+          const before = foot.textContent;
           const look = (n) =>
             requestAnimationFrame(() =>
               foot.textContent !== before
@@ -61,7 +61,7 @@ for (const key of [
         { once: true },
       ),
     );
-  });
+  }, counted);
   await page.keyboard.press(key);
   const took = await page.evaluate(() => window.took);
   if (took !== null) times.push(took);

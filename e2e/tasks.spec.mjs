@@ -159,6 +159,7 @@ test('a link is followed and done, seen as the reader sees it, and released', as
     .getByRole('button', { name: /^Mateo, The tide table/ })
     .first()
     .click();
+  await expect(page.getByText('Nothing yet.')).toBeVisible();
   await page.getByRole('link', { name: 'See as reader' }).click();
   await expect(page.getByText('https://tides.example/today')).toBeVisible();
   await axe(page, 'a link as its reader sees it');

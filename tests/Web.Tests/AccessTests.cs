@@ -103,6 +103,20 @@ public sealed class AccessTests(Harness harness)
         );
         ids["assignmentId"] = (string)made["assignmentId"]!;
         ids["changeId"] = (string)made["changeId"]!;
+        var today = DateTime.UtcNow.Date;
+        var plan = await ana.Posted(
+            $"/api/classes/{room.Id}/plans",
+            new
+            {
+                id = Guid.NewGuid(),
+                name = "Hers",
+                mine = true,
+                inOrder = true,
+                monday = $"{today.AddDays(-(((int)today.DayOfWeek + 6) % 7)):yyyy-MM-dd}",
+                assignmentIds = new[] { ids["assignmentId"] },
+            }
+        );
+        ids["planId"] = (string)plan["id"]!;
         var tickets = (await ana.Get($"/api/assignments/{ids["assignmentId"]}"))["tickets"]!.AsArray();
         ids["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!;
         var check = Guid.NewGuid().ToString();
@@ -293,6 +307,14 @@ public sealed class AccessTests(Harness harness)
                 level = "30",
                 newSecrets = true,
             },
+            "assignments" or "notes" => new
+            {
+                readerIds = new[] { ids["readerId"] },
+                textId = ids["textId"],
+                attempts = 2,
+                skipGiven = false,
+            },
+            "mark" => new { mark = 1 },
             "list" or "check" or "apply" or "draft" => new
             {
                 rows = new[] { new { givenName = "X", grade = "3" } },

@@ -4,31 +4,33 @@ import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { Pick } from '../check/Pick';
-import { afterTry, choicesOf, roundOf } from './practice';
+import { afterTry, choicesOf, joined, roundOf, type Practised } from './practice';
 import { TaskError } from './TaskError';
 import { replyOf, useReply, type Task } from './useTask';
 
 /** Words, a few at a time: first to look at, then each until it has been right. */
 export function WordsTask({ task }: { task: Task }) {
   const { keep, handIn, error, busy } = useReply(task);
-  const [done, setDone] = useState(() => replyOf(task).practised);
-  const [queue, setQueue] = useState(() => roundOf(task.words.length, done, task.atOnce));
-  const [looking, setLooking] = useState(true);
+  const [here, setHere] = useState<Practised[]>([]);
   const [asked, ask] = useState(0);
+  // Words still to ask of this round; null while its words are looked at.
+  const [queue, setQueue] = useState<number[] | null>(null);
+  // What another device has done comes in between two rounds, too.
+  const done = joined(here, replyOf(task).practised);
+  const round = queue ?? roundOf(task.words.length, done, task.atOnce);
   const known = done.filter((d) => d.known).length;
-  const answer = (word: number, right: boolean) => {
-    const next = afterTry(done, word, right);
-    setDone(next);
+  const word = round[0];
+  const answer = (right: boolean) => {
+    const next = afterTry(done, sure(word), right);
+    setHere(next);
     void keep('', next);
   };
-  const goOn = (word: number, right: boolean) => {
+  const goOn = (right: boolean) => {
     ask(asked + 1);
-    const rest = queue.slice(1);
-    const now = right ? rest : [...rest, word];
-    setQueue(now.length > 0 ? now : roundOf(task.words.length, done, task.atOnce));
-    if (now.length === 0) setLooking(true);
+    const rest = right ? round.slice(1) : [...round.slice(1), sure(word)];
+    setQueue(rest.length > 0 ? rest : null);
   };
-  if (queue.length === 0)
+  if (word === undefined)
     return (
       <>
         <h2>{t('You know all the words')}</h2>
@@ -43,14 +45,14 @@ export function WordsTask({ task }: { task: Task }) {
   return (
     <>
       <p className="text-soft">{t('{{n}} of {{of}} words known', { n: known, of: task.words.length })}</p>
-      {looking ? (
-        <Look task={task} words={queue} start={() => setLooking(false)} />
+      {queue === null ? (
+        <Look task={task} words={round} start={() => setQueue(round)} />
       ) : (
         <Ask
           key={asked}
           task={task}
-          word={sure(queue[0])}
-          attempt={done.find((d) => d.word === queue[0])?.tries ?? 0}
+          word={word}
+          attempt={done.find((d) => d.word === word)?.tries ?? 0}
           answer={answer}
           goOn={goOn}
         />
@@ -97,8 +99,8 @@ function Ask({
   task: Task;
   word: number;
   attempt: number;
-  answer: (word: number, right: boolean) => void;
-  goOn: (word: number, right: boolean) => void;
+  answer: (right: boolean) => void;
+  goOn: (right: boolean) => void;
 }) {
   const [first] = useState(attempt);
   const [picked, pick] = useState<number>();
@@ -114,11 +116,11 @@ function Ask({
       className="grid gap-4"
       onSubmit={(e) => {
         e.preventDefault();
-        if (said !== undefined) return goOn(word, said);
+        if (said !== undefined) return goOn(said);
         if (picked === undefined) return;
         const right = choices[picked] === word;
         say(right);
-        answer(word, right);
+        answer(right);
       }}
     >
       <h2 id="asked">{t('Which word means “{{meaning}}”?', { meaning: w.meaning })}</h2>

@@ -11,21 +11,24 @@ const longest = 4000,
 /** An answer to a prompt, kept as it is written. */
 export function WrittenTask({ task }: { task: Task }) {
   const { keep, handIn, error, busy } = useReply(task);
-  const [words, setWords] = useState(() => replyOf(task).words);
-  const kept = useRef(words);
-  const latest = useRef({ words, keep });
+  // Until something is typed here, what was written elsewhere stands here.
+  const [typed, setTyped] = useState<string | null>(null);
+  const words = typed ?? replyOf(task).words;
+  const kept = useRef<string | null>(null);
+  const latest = useRef({ typed, keep });
   useEffect(() => {
-    latest.current = { words, keep };
+    latest.current = { typed, keep };
   });
   const save = () => {
-    if (latest.current.words === kept.current) return Promise.resolve();
-    kept.current = latest.current.words;
-    return latest.current.keep(latest.current.words, []);
+    const now = latest.current.typed;
+    if (now === null || now === kept.current) return Promise.resolve();
+    kept.current = now;
+    return latest.current.keep(now, []);
   };
   useEffect(() => {
     const timer = setTimeout(() => void save(), pause);
     return () => clearTimeout(timer);
-  }, [words]);
+  }, [typed]);
   // Whoever leaves the page in the middle of a sentence leaves nothing behind.
   useEffect(() => () => void save(), []);
   return (
@@ -45,7 +48,7 @@ export function WrittenTask({ task }: { task: Task }) {
           rows={10}
           maxLength={longest}
           value={words}
-          onChange={(e) => setWords(e.target.value)}
+          onChange={(e) => setTyped(e.target.value)}
         />
         <p className="text-soft">{t('{{count}} words', { count: words.split(/\s+/).filter(Boolean).length })}</p>
       </div>

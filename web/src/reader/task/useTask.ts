@@ -31,6 +31,8 @@ export function useReply(task: Task) {
   const [error, setError] = useState('');
   const [busy, setBusy] = useState(false);
   const keep = async (words: string, practised: Practised[]) => {
+    // Whoever leaves and comes back finds it, also while the server does not know it yet.
+    client.setQueryData<Task>(keys.my.task(task.id), (now) => now && { ...now, written: words, practised });
     try {
       const next = await send({
         id: `${task.id}-reply`,
