@@ -36,7 +36,8 @@ const open = () =>
         const from = performance.now();
         const look = () =>
           requestAnimationFrame(() =>
-            document.querySelector('main table tbody td')
+            document.querySelector('main table tbody td') &&
+            / taken back/.test(document.querySelector('main').textContent)
               ? requestAnimationFrame(() => done(performance.now() - from))
               : look(),
           );
