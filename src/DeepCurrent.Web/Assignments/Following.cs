@@ -33,30 +33,37 @@ public sealed class Following(Desk desk, Giving giving, AssignmentStore assignme
         var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
         var byName = groups.ToDictionary(g => g.Name, g => g.ReaderIds);
         var after = room.InOrder.Where(g => byName.ContainsKey(g.Name)).ToDictionary(g => g.Id, g => byName[g.Name]);
+        var roster = room.Roster.Select(r => r.Id).ToList();
+        var moved = rows.Where(r => Stays(meant[r.Id].Aims, after))
+            .Select(row => new Moved(
+                row,
+                [.. room.Meant(meant[row.Id].Aims).Select(r => r.Id)],
+                [.. Aims.Readers(meant[row.Id].Aims, room.Place.Id, roster, after)]
+            ))
+            .Where(m => !m.Was.SetEquals(m.Now))
+            .ToList();
+        var tasks = await assignments.Tasks([.. moved.Select(m => m.Row.Id)]);
         var plan = new List<Follow>();
-        foreach (var row in rows.Where(r => Stays(meant[r.Id].Aims, after)))
-            plan.Add(await Of(row, room, meant[row.Id].Aims, after));
+        foreach (var m in moved)
+            plan.Add(await Of(m, room, tasks[m.Row.Id]));
         return [.. plan.Where(f => f.Given.Count + f.Restored.Count + f.TakenBack.Count > 0)];
     }
 
     private static bool Stays(IReadOnlyList<Aim> aims, Dictionary<GroupId, IReadOnlyList<ReaderId>> after) =>
         aims.All(a => a.GroupId is not { } group || after.ContainsKey(group));
 
-    private async Task<Follow> Of(
-        AssignmentRow row,
-        GivingClass room,
-        IReadOnlyList<Aim> aims,
-        Dictionary<GroupId, IReadOnlyList<ReaderId>> after
-    )
+    /// <summary>Whom an assignment meant, and whom it means.</summary>
+    private sealed record Moved(AssignmentRow Row, HashSet<ReaderId> Was, HashSet<ReaderId> Now);
+
+    private async Task<Follow> Of(Moved moved, GivingClass room, NewTask task)
     {
-        var was = room.Meant(aims).Select(r => r.Id).ToHashSet();
-        var now = Aims.Readers(aims, room.Place.Id, [.. room.Roster.Select(r => r.Id)], after).ToHashSet();
+        var (row, was, now) = moved;
         var tickets = (await assignments.Tickets(row.Id)).ToLookup(k => k.ReaderId);
         var come = room.Roster.Where(r => now.Contains(r.Id) && !was.Contains(r.Id)).ToList();
         var fresh = come.Where(r => !tickets[r.Id].Any()).ToList();
         return new(
             row,
-            await Tickets(row, fresh),
+            await Tickets(row, task, fresh),
             [.. Those(come.Select(r => r.Id), k => k.State is TicketState.TakenBack)],
             [.. Those(was.Except(now), k => k is { OpenedAt: null, State: TicketState.Planned or TicketState.Waiting })]
         );
@@ -65,13 +72,16 @@ public sealed class Following(Desk desk, Giving giving, AssignmentStore assignme
             readers.SelectMany(r => tickets[r]).Where(which).Select(k => k.Id);
     }
 
-    private async Task<IReadOnlyList<NewTicket>> Tickets(AssignmentRow row, IReadOnlyList<RosterRow> readers)
+    private async Task<IReadOnlyList<NewTicket>> Tickets(
+        AssignmentRow row,
+        NewTask task,
+        IReadOnlyList<RosterRow> readers
+    )
     {
         if (readers.Count == 0)
             return [];
         if (row.TextId is not { } textId)
             return Giving.Tickets(readers);
-        var task = (await assignments.Tasks([row.Id]))[row.Id];
         return Giving.Tickets((await giving.Fits([textId], readers))[textId], task.Locked, skipGiven: true);
     }
 

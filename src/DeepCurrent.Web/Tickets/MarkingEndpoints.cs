@@ -44,10 +44,7 @@ public static class MarkingEndpoints
     {
         var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var place = await desk.Class(placed.ClassId, Deed.Mark);
-        new Faults()
-            .If(request.Mark is < 0 or > Rubric.Most, "mark", $"Choose 0, 1, 2 or 3.")
-            .If(request.Comment?.Length > LongestComment, "comment", $"Use {LongestComment} letters or fewer.")
-            .Refuse();
+        Holds(request);
         var year = await schools.Year(place.SchoolYearId);
         var state = await marking.Mark(
             ticketId,
@@ -62,6 +59,13 @@ public static class MarkingEndpoints
         );
         return new(state ?? throw Refused.Conflict("not-to-mark", $"No written answer to mark here."));
     }
+
+    /// <summary>Refuses a mark that is none.</summary>
+    internal static void Holds(MarkRequest request) =>
+        new Faults()
+            .If(request.Mark is < 0 or > Rubric.Most, "mark", $"Choose 0, 1, 2 or 3.")
+            .If(request.Comment?.Length > LongestComment, "comment", $"Use {LongestComment} letters or fewer.")
+            .Refuse();
 
     private static async Task<MarkedView> Release(
         TicketId ticketId,

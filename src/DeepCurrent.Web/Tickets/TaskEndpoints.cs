@@ -40,8 +40,6 @@ public sealed record ReplyRequest(string? Words, IReadOnlyList<PractisedWord>? P
 /// <summary>Tasks without a text: what a reader does for them, and what a teacher sees and marks of it.</summary>
 public static class TaskEndpoints
 {
-    private const int LongestComment = 500;
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/my/tasks/{ticketId:guid}", Mine);
@@ -96,10 +94,7 @@ public static class TaskEndpoints
     {
         var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         await desk.Class(placed.ClassId, Deed.Mark);
-        new Faults()
-            .If(request.Mark is < 0 or > Rubric.Most, "mark", $"Choose 0, 1, 2 or 3.")
-            .If(request.Comment?.Length > LongestComment, "comment", $"Use {LongestComment} letters or fewer.")
-            .Refuse();
+        MarkingEndpoints.Holds(request);
         var state = await replies.Mark(
             ticketId,
             placed.Ticket.ReaderId,

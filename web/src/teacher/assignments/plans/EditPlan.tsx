@@ -1,15 +1,16 @@
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { api, fieldOf, ok, sentence } from '../../../shared/api';
+import { api, fieldOf, ok } from '../../../shared/api';
 import { weekdays } from '../../../shared/format';
 import { sure } from '../../../shared/sure';
 import { t } from '../../../shared/words';
 import { Button } from '../../../ui/Button';
-import { Dialog, DialogFoot } from '../../../ui/Dialog';
-import { ErrorText, FieldRow } from '../../../ui/Field';
+import { Dialog } from '../../../ui/Dialog';
+import { FieldRow } from '../../../ui/Field';
 import { Select } from '../../../ui/Select';
 import { Table, TableBody, TableHead, Td, Th } from '../../../ui/table/Table';
 import { NumberField, TextField } from '../../../ui/TextField';
+import { PlanFoot } from './PlanFoot';
 import { orderOptions, ownerOptions, type SavedPlan } from './planQueries';
 
 const days = [0, 1, 2, 3, 4];
@@ -103,13 +104,7 @@ export function EditPlan({ plan, close, saved }: { plan: SavedPlan; close: () =>
             </TableBody>
           </Table>
         </div>
-        {error ? <ErrorText>{fieldOf(error, 'items') ?? sentence(error)}</ErrorText> : null}
-        <DialogFoot>
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit" disabled={busy}>
-            {t('Save plan')}
-          </Button>
-        </DialogFoot>
+        <PlanFoot error={error} busy={busy} close={close} />
       </form>
     </Dialog>
   );

@@ -2,16 +2,15 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { api, fieldOf, ok, sentence } from '../../../shared/api';
+import { api, fieldOf, ok } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { useOnce } from '../../../shared/once';
 import { t } from '../../../shared/words';
-import { Button } from '../../../ui/Button';
-import { Dialog, DialogFoot } from '../../../ui/Dialog';
-import { ErrorText } from '../../../ui/Field';
+import { Dialog } from '../../../ui/Dialog';
 import { Select } from '../../../ui/Select';
 import { TextField } from '../../../ui/TextField';
 import type { Plate } from '../week/weekLayout';
+import { PlanFoot } from './PlanFoot';
 import { orderOptions, ownerOptions } from './planQueries';
 
 /** Saves what lies in the weeks that are shown as a plan, to be used again. */
@@ -75,13 +74,7 @@ export function SavePlan({
         <TextField label={t('Name')} error={fieldOf(error, 'name')} maxLength={80} value={name} set={setName} />
         <Select label={t('Order')} value={order} set={setOrder} options={orderOptions()} />
         <Select label={t('Who sees it')} value={owner} set={setOwner} options={ownerOptions()} />
-        {error ? <ErrorText>{fieldOf(error, 'items') ?? sentence(error)}</ErrorText> : null}
-        <DialogFoot>
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit" disabled={busy}>
-            {t('Save plan')}
-          </Button>
-        </DialogFoot>
+        <PlanFoot error={error} busy={busy} close={close} />
       </form>
     </Dialog>
   );
