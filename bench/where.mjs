@@ -27,24 +27,32 @@ await page.getByLabel('Password').fill('low water at nine');
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('navigation', { name: 'Places' }).waitFor();
 
-/** From a press on the view to the second picture in which its table stands. */
-const open = () =>
-  page.evaluate(
+/** From a press on the view to the second picture in which its table stands. A pointer is there a little before. */
+const reach = 150;
+const open = async () => {
+  const link = page.getByRole('link', { name: 'Who is where' });
+  await link.hover();
+  await pause(reach);
+  await page.evaluate(() => {
+    addEventListener('pointerdown', () => (window.pressed = performance.now()), { once: true, capture: true });
+  });
+  await page.mouse.down();
+  await page.mouse.up();
+  return page.evaluate(
     () =>
       new Promise((done) => {
-        const link = [...document.querySelectorAll('nav a')].find((a) => a.getAttribute('href')?.endsWith('/where'));
-        const from = performance.now();
         const look = () =>
           requestAnimationFrame(() =>
+            location.pathname.endsWith('/where') &&
             document.querySelector('main table tbody td') &&
             / taken back/.test(document.querySelector('main').textContent)
-              ? requestAnimationFrame(() => done(performance.now() - from))
+              ? requestAnimationFrame(() => done(performance.now() - window.pressed))
               : look(),
           );
-        link.click();
         look();
       }),
   );
+};
 const shown = [];
 for (let i = 0; i < opens; i++) {
   await page.goto(`${address}/class/${id}/assignments/all`);
@@ -54,8 +62,10 @@ for (let i = 0; i < opens; i++) {
 }
 
 /** From the answer to a change that somebody else makes to its being said in the page's head. */
-const { places } = await s.call('GET', `/api/classes/${id}/places`);
-const ticketIds = [places.find((k) => k.state === 'Waiting').id];
+const places = async () => (await s.call('GET', `/api/classes/${id}/places`)).places;
+const back = (await places()).filter((k) => k.state === 'TakenBack').map((k) => k.id);
+if (back.length > 0) await s.call('POST', `/api/classes/${id}/tickets`, { ticketIds: back, deed: 'Restore' });
+const ticketIds = [(await places()).find((k) => k.state === 'Waiting').id];
 const seen = [];
 for (let i = 0; i < changes; i++) {
   const deed = i % 2 === 0 ? 'TakeBack' : 'Restore';

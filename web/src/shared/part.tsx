@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useReducer, type ComponentType } from 'react';
+import { lazy, Suspense, useEffect, useReducer, useState, type ComponentType } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { t } from './words';
 import { Button } from '../ui/Button';
@@ -6,7 +6,8 @@ import { Row } from '../ui/Page';
 import { Empty, Loading } from '../ui/Show';
 
 const notLoaded = (e: unknown) => e instanceof TypeError && /import|module/i.test(e.message);
-const every = 4000;
+const every = 4000,
+  quiet = 200;
 
 /** What stands in a place that broke, or whose code could not be fetched. */
 export function Broken({ error, resetErrorBoundary }: FallbackProps) {
@@ -35,27 +36,53 @@ export function Broken({ error, resetErrorBoundary }: FallbackProps) {
   );
 }
 
+/** Fetches parts, one after another, while nothing else is to be done: going to one of them then shows it at once. */
+export function fetchWhenIdle([next, ...rest]: readonly { fetch: () => Promise<unknown> }[]) {
+  if (!next) return;
+  const idle = window.requestIdleCallback ?? ((then: () => void) => setTimeout(then, quiet));
+  idle(() => {
+    // What cannot be fetched now is fetched when it is gone to, and says so there.
+    void next.fetch().then(
+      () => fetchWhenIdle(rest),
+      () => undefined,
+    );
+  });
+}
+
 /**
- * A part of the application that is fetched when it is first shown. If it cannot be, or breaks, it says so in its own
- * place and recovers.
+ * A part of the application that is fetched before or when it is first shown. If it cannot be, or breaks, it says so in
+ * its own place and recovers.
  */
 export function part<P extends object = Record<never, never>>(load: () => Promise<{ default: ComponentType<P> }>) {
+  let Here: ComponentType<P> | null = null;
+  const fetched = async () => {
+    const found = await load();
+    Here = found.default;
+    return found;
+  };
   // A lazy component remembers its failure, so each try is a new one.
-  let Made = lazy(load);
-  return function Part(props: P) {
+  let Made = lazy(fetched);
+  function Part(props: P) {
     const [, again] = useReducer((n: number) => n + 1, 0);
+    // What is here already is not waited for: a fallback, once shown, stays for a third of a second.
+    const [Shown] = useState(() => Here);
     return (
       <ErrorBoundary
         FallbackComponent={Broken}
         onReset={() => {
-          Made = lazy(load);
+          Made = lazy(fetched);
           again();
         }}
       >
-        <Suspense fallback={<Loading />}>
-          <Made {...props} />
-        </Suspense>
+        {Shown ? (
+          <Shown {...props} />
+        ) : (
+          <Suspense fallback={<Loading />}>
+            <Made {...props} />
+          </Suspense>
+        )}
       </ErrorBoundary>
     );
-  };
+  }
+  return Object.assign(Part, { fetch: fetched });
 }

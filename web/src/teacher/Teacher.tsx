@@ -1,7 +1,7 @@
 import { Suspense, useEffect } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import type { Session } from '../shared/session';
-import { part } from '../shared/part';
+import { fetchWhenIdle, part } from '../shared/part';
 import { t } from '../shared/words';
 import { Frame } from './frame/Frame';
 import { NewClass } from './frame/NewClass';
@@ -41,6 +41,9 @@ const Groups = part(() => import('./groups/Groups'));
 const School = part(() => import('./school/School'));
 const History = part(() => import('./frame/History'));
 
+/** Where teachers go to and fro. */
+const often = [Week, WhoIsWhere, Readers, Texts, Marking, Goals, Groups, Assignments, Plans];
+
 const lastClass = 'dc-class';
 
 /** The teacher's side: one class at a time, its places, the tray. */
@@ -50,6 +53,7 @@ export default function Teacher({ session }: { session: Session }) {
   useEffect(() => {
     if (here) localStorage.setItem(lastClass, here);
   }, [here]);
+  useEffect(() => fetchWhenIdle(often), []);
   const open = session.classes.filter((c) => !c.closed);
   if (session.classes.length === 0 && session.assistant)
     return (

@@ -67,12 +67,20 @@ export function SegmentLinks({
   links,
 }: {
   label: string;
-  links: readonly { to: string; name: ReactNode; end?: boolean }[];
+  /** `soon` is called when somebody is about to go there. */
+  links: readonly { to: string; name: ReactNode; end?: boolean; soon?: () => void }[];
 }) {
   return (
     <nav aria-label={label} className={frame}>
       {links.map((l) => (
-        <NavLink key={l.to} to={l.to} end={l.end ?? true} className={segment()}>
+        <NavLink
+          key={l.to}
+          to={l.to}
+          end={l.end ?? true}
+          className={segment()}
+          onPointerEnter={l.soon}
+          onFocus={l.soon}
+        >
           {l.name}
         </NavLink>
       ))}

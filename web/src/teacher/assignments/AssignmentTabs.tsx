@@ -1,8 +1,16 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useOutletContext } from 'react-router';
 import { t } from '../../shared/words';
+import type { Place } from '../frame/Frame';
 import { SegmentLinks } from '../../ui/Segments';
+import { mondayOf } from './week/weekLayout';
+import { placesOfWeek } from './where/placesQuery';
 
 /** The views of the assignments, and the level checks beside them. */
 export function AssignmentTabs({ classId }: { classId: string }) {
+  const client = useQueryClient();
+  const { data } = useOutletContext<Place>();
+  const places = () => void client.prefetchQuery(placesOfWeek(classId, mondayOf(data.today)));
   const links = [
     ['', t('Week')],
     ['/where', t('Who is where')],
@@ -13,7 +21,11 @@ export function AssignmentTabs({ classId }: { classId: string }) {
   return (
     <SegmentLinks
       label={t('Assignment views')}
-      links={links.map(([path, name]) => ({ to: `/class/${classId}/assignments${path}`, name }))}
+      links={links.map(([path, name]) => ({
+        to: `/class/${classId}/assignments${path}`,
+        name,
+        soon: path === '/where' ? places : undefined,
+      }))}
     />
   );
 }

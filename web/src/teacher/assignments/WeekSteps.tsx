@@ -5,9 +5,7 @@ import { shortDay } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { IconButton } from '../../ui/IconButton';
-import { mondayOf } from './week/weekLayout';
-
-export const daysOfWeek = 7;
+import { daysOfWeek, mondayOf } from './week/weekLayout';
 
 /** The week the address names, else this one, by its Monday. */
 export function useWeekShown() {

@@ -11,14 +11,13 @@ import { calledIn, useClass } from '../../classQueries';
 import { Button } from '../../../ui/Button';
 import { Flag } from '../../../ui/Shapes';
 import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
-import { daysOfWeek } from '../WeekSteps';
+import { daysOfWeek, type Plate } from './weekLayout';
 import { rowName } from '../rows';
 import { unusual } from '../terms';
 import { ChangeTerms } from './ChangeTerms';
 import { Figures, FitWords, Progress } from './PlateCard';
 import { SwapText } from './SwapText';
 import { usePlan, type WeekData } from './useWeek';
-import type { Plate } from './weekLayout';
 
 /** One assignment of the week: when, what is said with it, who has which version, and what can be done with it. */
 export function PlatePanel({

@@ -4,6 +4,8 @@ import { addDays } from '../../../shared/days';
 export type Plate = Api<'WeekPlate'>;
 type Row = Api<'WeekRow'>;
 
+export const daysOfWeek = 7;
+
 /** Monday of the week a day is in. */
 export function mondayOf(day: string): string {
   const weekday = (new Date(`${day}T12:00:00`).getDay() + 6) % 7;

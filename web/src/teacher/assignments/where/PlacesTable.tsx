@@ -1,17 +1,13 @@
-import { BellRinging } from '@phosphor-icons/react';
-import { cx } from 'class-variance-authority';
-import { Fragment } from 'react';
+import { Fragment, useDeferredValue, useMemo, type Dispatch, type SetStateAction } from 'react';
 import { Link } from 'react-router';
 import { dayOf } from '../../../shared/format';
-import { scoreSaid, shortScore } from '../../../shared/scores';
-import type { TaskKind } from '../../../shared/taskKinds';
 import { t } from '../../../shared/words';
 import type { ClassData } from '../../classQueries';
 import { RowTick } from '../../../ui/Checkbox';
-import { LateMark, StateMark } from '../../../ui/StateMark';
 import { TableScroll } from '../../../ui/table/Table';
 import { waterOf } from '../rows';
-import { byReader, cellsOf, columnsOf, isLate, ofGroup, type Place, type PlaceColumn, type PlacesData } from './places';
+import { PlaceCell, type Assigned } from './PlaceCell';
+import { byReader, cellsOf, columnsOf, ofGroup, type Place, type PlaceColumn, type PlacesData } from './places';
 
 type Props = {
   d: PlacesData;
@@ -19,14 +15,23 @@ type Props = {
   picked: ReadonlySet<string>;
   setPicked: (ids: ReadonlySet<string>) => void;
   focused: string | null;
-  focus: (id: string | null) => void;
+  focus: Dispatch<SetStateAction<string | null>>;
 };
 
 /** Readers by group, one a row; what everybody has has a column, what a group has stands in its own rows. */
 export function PlacesTable(props: Props) {
   const { d, data } = props;
-  const columns = columnsOf(d);
-  const places = byReader(d);
+  const { columns, places, plates } = useMemo(
+    () => ({
+      columns: columnsOf(d),
+      places: byReader(d),
+      plates: new Map(d.plates.map((p) => [p.assignment.id, p.assignment])),
+    }),
+    [d],
+  );
+  const whole = useDeferredValue(true, false);
+  const drawn = whole ? { rows: Infinity, columns: columns.length } : { rows: firstRows, columns: firstColumns };
+  let row = 0;
   const grouped = new Set(d.groups.flatMap((g) => g.readerIds));
   const bandsOf = [
     ...d.groups.map((g) => ({ id: g.id as string | null, name: g.name, ids: g.readerIds })),
@@ -72,6 +77,8 @@ export function PlacesTable(props: Props) {
                     groupId={g.id}
                     columns={columns}
                     band={waterOf(i)}
+                    plates={plates}
+                    drawn={row++ < drawn.rows ? drawn.columns : 0}
                   />
                 ))}
             </Fragment>
@@ -112,6 +119,10 @@ function GroupPlate({ d, groupId, nth, classId }: { d: PlacesData; groupId: stri
   );
 }
 
+/** What the first picture shows of a large table; the rest follows at once behind it. */
+const firstRows = 22,
+  firstColumns = 10;
+
 function ReaderRow({
   d,
   reader,
@@ -123,14 +134,18 @@ function ReaderRow({
   focused,
   focus,
   band,
+  plates,
+  drawn,
 }: Props & {
   reader: ClassData['readers'][number];
   mine: readonly Place[];
   groupId: string | null;
   columns: PlaceColumn[];
   band: string;
+  plates: ReadonlyMap<string, Assigned>;
+  /** The columns whose cells are drawn already. */
+  drawn: number;
 }) {
-  const cells = columns.map((c) => cellsOf(d, c, mine, groupId));
   const on = mine.some((k) => picked.has(k.id));
   const toggle = () => {
     const next = new Set(picked);
@@ -151,76 +166,21 @@ function ReaderRow({
       </th>
       {columns.map((c, i) => (
         <td key={c.key} className="border-line border-l-depth-4 h-7 border-b border-l px-1">
-          {(cells[i] ?? []).map((k) => (
-            <Cell
-              key={k.id}
-              k={k}
-              d={d}
-              called={reader.called}
-              chosen={focused === k.id}
-              picked={picked.has(k.id)}
-              choose={() => focus(focused === k.id ? null : k.id)}
-            />
-          ))}
+          {i < drawn &&
+            cellsOf(c, mine, groupId).map((k) => (
+              <PlaceCell
+                key={k.id}
+                k={k}
+                of={plates.get(k.assignmentId)}
+                today={d.today}
+                called={reader.called}
+                chosen={focused === k.id}
+                picked={picked.has(k.id)}
+                focus={focus}
+              />
+            ))}
         </td>
       ))}
     </tr>
   );
 }
-
-/** Where one reader is with one assignment: a shape, a figure, and whether it is late. */
-function Cell({
-  k,
-  d,
-  called,
-  chosen,
-  picked,
-  choose,
-}: {
-  k: Place;
-  d: PlacesData;
-  called: string;
-  chosen: boolean;
-  picked: boolean;
-  choose: () => void;
-}) {
-  const a = d.plates.find((p) => p.assignment.id === k.assignmentId)?.assignment;
-  const late = isLate(k, d.today);
-  return (
-    <button
-      type="button"
-      aria-pressed={chosen}
-      onClick={choose}
-      title={a?.title}
-      className={cx(
-        'hover:bg-depth-1 inline-flex h-6.5 min-w-11 items-center gap-1.5 rounded-sm px-1.5 text-sm',
-        chosen && 'outline-overlay bg-paper outline-2 -outline-offset-2',
-        picked && !chosen && 'outline-overlay outline-1 -outline-offset-1',
-      )}
-    >
-      <span className="sr-only">
-        {called}, {a?.title}:{' '}
-      </span>
-      <StateMark state={k.state} />
-      {k.state === 'UnderWay' && k.pages > 0 && t('{{n}}/{{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages })}
-      {k.score != null && k.state !== 'UnderWay' && <Right score={k.score} kind={a?.kind} />}
-      {k.round > 1 && <span className="text-soft">{t('round {{n}}', { n: k.round })}</span>}
-      {k.dueOn !== null && k.dueOn !== a?.dueOn && <span>{t('due {{day}}', { day: dayOf(k.dueOn) })}</span>}
-      {k.reminded && (
-        <>
-          <BellRinging size={14} aria-hidden />
-          <span className="sr-only">{t('reminded')}</span>
-        </>
-      )}
-      {late && <LateMark />}
-    </button>
-  );
-}
-
-/** Right at the first try, of a hundred; the head of the page says so. */
-const Right = ({ score, kind }: { score: number; kind: TaskKind | undefined }) => (
-  <>
-    <span aria-hidden>{shortScore(kind, score)}</span>
-    <span className="sr-only">{scoreSaid(kind, score)}</span>
-  </>
-);

@@ -1,19 +1,17 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useOutletContext } from 'react-router';
-import { api, ok } from '../../../shared/api';
-import { addDays } from '../../../shared/days';
-import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
 import type { Place as ClassPlace } from '../../frame/Frame';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Empty, Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
-import { daysOfWeek, useWeekShown, WeekSteps } from '../WeekSteps';
+import { useWeekShown, WeekSteps } from '../WeekSteps';
 import { FilterWords } from './FilterWords';
 import { matches, type Filter, type PlacesData } from './places';
 import { PlacesTable } from './PlacesTable';
 import { TicketPanel } from './TicketPanel';
+import { placesOfWeek } from './placesQuery';
 import { TicketsFoot } from './TicketsFoot';
 
 /** Readers by this week's tasks: where each is, live; what a word of the head counts, it picks. */
@@ -21,13 +19,7 @@ export default function WhoIsWhere() {
   const { data } = useOutletContext<ClassPlace>();
   const shown = useWeekShown();
   const { monday } = shown;
-  const to = addDays(monday, daysOfWeek - 1);
-  const places = useQuery({
-    queryKey: keys.places(data.id, monday, to),
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      ok(api.GET('/classes/{classId}/places', { params: { path: { classId: data.id }, query: { from: monday, to } } })),
-  });
+  const places = useQuery({ ...placesOfWeek(data.id, monday), placeholderData: keepPreviousData });
   return (
     <ListPage>
       <Show query={places}>{(d) => <Shown key={monday} d={d} steps={<WeekSteps {...shown} />} />}</Show>

@@ -36,7 +36,7 @@ describe('who is where', () => {
   it('finds what a reader has in a column by their own group', () => {
     const [warm, first, second, single] = columnsOf(d);
     const ids = (column: typeof warm, reader: string, group: string) =>
-      column && cellsOf(d, column, byReader(d).get(reader) ?? [], group).map((k) => k.id);
+      column && cellsOf(column, byReader(d).get(reader) ?? [], group).map((k) => k.id);
     expect(ids(warm, 'b', 'mill')).toEqual([]);
     expect(ids(first, 'a', 'kelp')).toEqual(['k1-a']);
     expect(ids(first, 'b', 'mill')).toEqual(['m1-b']);

@@ -12,17 +12,32 @@ export interface PlaceColumn {
   plate: Plate | null;
   /** Of a group's columns: which of the group's, from 0. */
   nth: number | null;
+  /** The assignments that stand in it, in a group's rows. */
+  idsFor: (groupId: string | null) => ReadonlySet<string>;
 }
+
+const none: ReadonlySet<string> = new Set();
 
 /** The columns of a stretch of days: what everybody has, then as many as the busiest group has, then single readers'. */
 export function columnsOf(d: PlacesData): PlaceColumn[] {
   const everybody = d.plates.filter((p) => p.row.kind === 'Everybody');
-  const most = Math.max(0, ...d.groups.map((g) => ofGroup(d, g.id).length));
-  const single = d.plates.some((p) => p.row.kind === 'Single');
+  const groups = new Map(
+    d.groups.map((g) => [g.id, ofGroup(d, g.id).map((p) => new Set([p.assignment.id]) as ReadonlySet<string>)]),
+  );
+  const most = Math.max(0, ...[...groups.values()].map((ids) => ids.length));
+  const single = new Set(d.plates.filter((p) => p.row.kind === 'Single').map((p) => p.assignment.id));
   return [
-    ...everybody.map((plate) => ({ key: plate.assignment.id, plate, nth: null })),
-    ...Array.from({ length: most }, (_, nth) => ({ key: `group-${nth}`, plate: null, nth })),
-    ...(single ? [{ key: 'single', plate: null, nth: null }] : []),
+    ...everybody.map((plate) => {
+      const ids = new Set([plate.assignment.id]);
+      return { key: plate.assignment.id, plate, nth: null, idsFor: () => ids };
+    }),
+    ...Array.from({ length: most }, (_, nth) => ({
+      key: `group-${nth}`,
+      plate: null,
+      nth,
+      idsFor: (groupId: string | null) => groups.get(groupId ?? '')?.[nth] ?? none,
+    })),
+    ...(single.size > 0 ? [{ key: 'single', plate: null, nth: null, idsFor: () => single }] : []),
   ];
 }
 
@@ -30,25 +45,20 @@ export const ofGroup = (d: PlacesData, groupId: string) =>
   d.plates.filter((p) => p.row.kind === 'Group' && p.row.groupId === groupId);
 
 /** The tickets of each reader. */
-export function byReader(d: PlacesData): ReadonlyMap<string, Place[]> {
+export function byReader(d: PlacesData): ReadonlyMap<string, readonly Place[]> {
   const places = new Map<string, Place[]>();
-  for (const k of d.places) places.set(k.readerId, [...(places.get(k.readerId) ?? []), k]);
+  for (const k of d.places) {
+    const mine = places.get(k.readerId);
+    if (mine) mine.push(k);
+    else places.set(k.readerId, [k]);
+  }
   return places;
 }
 
 /** What a reader has in a column, of all they have. */
-export function cellsOf(d: PlacesData, column: PlaceColumn, mine: readonly Place[], groupId: string | null): Place[] {
-  const wanted = wantedIn(d, column, groupId);
-  return mine.filter((k) => wanted.has(k.assignmentId));
-}
-
-function wantedIn(d: PlacesData, column: PlaceColumn, groupId: string | null) {
-  if (column.plate) return new Set([column.plate.assignment.id]);
-  if (column.nth !== null) {
-    const plate = groupId === null ? undefined : ofGroup(d, groupId)[column.nth];
-    return new Set(plate ? [plate.assignment.id] : []);
-  }
-  return new Set(d.plates.filter((p) => p.row.kind === 'Single').map((p) => p.assignment.id));
+export function cellsOf(column: PlaceColumn, mine: readonly Place[], groupId: string | null): readonly Place[] {
+  const wanted = column.idsFor(groupId);
+  return wanted.size === 0 ? [] : mine.filter((k) => wanted.has(k.assignmentId));
 }
 
 export const filters = [
