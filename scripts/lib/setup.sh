@@ -123,6 +123,7 @@ stand_ins() {
   dotnet "$ROOT/src/DeepCurrent.District/bin/Release/net10.0/DeepCurrent.District.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/district.log" 2>&1 &
   STAND_INS=$!
   export RosterSource__Name="Ellery Sound district" RosterSource__Address="http://127.0.0.1:$port/ims/oneroster/rostering/v1p2" RosterSource__TokenAddress="http://127.0.0.1:$port/token" RosterSource__ClientId=deep-current RosterSource__ClientSecret=simulated
+  export ClassStream__Name="Ellery Sound stream" ClassStream__Address="http://127.0.0.1:$port/streams" ClassStream__TokenAddress="http://127.0.0.1:$port/token" ClassStream__ClientId=deep-current ClassStream__ClientSecret=simulated
   port=$(free_port "$((port + 1))")
   dotnet "$ROOT/src/DeepCurrent.Listener/bin/Release/net10.0/DeepCurrent.Listener.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/listener.log" 2>&1 &
   STAND_INS="$STAND_INS $!"

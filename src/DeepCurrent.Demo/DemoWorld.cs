@@ -21,11 +21,13 @@ using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.OralReading;
+using DeepCurrent.Data.Plans;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
+using DeepCurrent.Data.WordLists;
 
 namespace DeepCurrent.Demo;
 
@@ -45,7 +47,10 @@ public sealed class DemoWorld(
     ChoosingStore choosing,
     RunningRecordStore records,
     CheckStore checks,
-    SittingStore sittings
+    SittingStore sittings,
+    ReplyStore replies,
+    PlanStore savedPlans,
+    WordListStore lists
 )
 {
     public const string Password = "low water at nine";
@@ -62,7 +67,8 @@ public sealed class DemoWorld(
 
     public static readonly IReadOnlyList<string> KnownPictures = ["boat", "gull", "shell"];
 
-    private const string TimeZone = "Europe/London";
+    private const string TimeZone = "Europe/London",
+        WritingCode = "HERN63";
     private const string KeptForThisWeek = "the-mill-that-waits",
         KeptForTrying = "how-a-barometer-listens";
     private const int Seed = 20,
@@ -74,6 +80,7 @@ public sealed class DemoWorld(
     private readonly Random random = new(Seed);
     private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
     private readonly DemoPlans plans = new(changes);
+    private readonly DemoTasks tasks = new(changes, replies, savedPlans, lists);
     private ClassId tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 
@@ -95,7 +102,7 @@ public sealed class DemoWorld(
         [
             ("4 Tern", ClassCode, 4, 24, marit),
             ("2 Plover", "PLVR29", 2, 18, teo),
-            ("6 Heron", "HERN63", 6, 6, marit),
+            ("6 Heron", WritingCode, 6, 6, marit),
         ];
         var from = 0;
         foreach (var (name, code, grade, size, teacher) in plan)
@@ -119,7 +126,10 @@ public sealed class DemoWorld(
             await choosing.Put(classId, new(Open: true));
             void Told(int done) => say($"Demo world: {name}, week {done} of {WeeksGone + 1}");
             await Live(classId, year, teacher, people, library, clock.DayOf(now), now, Told);
+            if (code == WritingCode)
+                await tasks.Give(classId, year, teacher, people, year.FirstDay.AddDays(7 * WeeksGone), now);
         }
+        await tasks.Keep(ines, library, now.AddDays(-20));
         await Neighbour(hash, seal, clock, now);
     }
 

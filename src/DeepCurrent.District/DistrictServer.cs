@@ -4,7 +4,7 @@ using System.Text;
 namespace DeepCurrent.District;
 
 /// <summary>A simulated district roster server: OneRoster 1.2 over REST, with OAuth 2 client credentials, paging, and a
-/// made-up district. It ships so that fetching a roster can be tried and tested.</summary>
+/// made-up district, and its class streams. It ships so that both can be tried and tested.</summary>
 public static class DistrictServer
 {
     public static WebApplication Build(string[] args)
@@ -18,22 +18,29 @@ public static class DistrictServer
         var tokens = new ConcurrentDictionary<string, bool>();
         var app = builder.Build();
         app.MapPost("/token", (HttpContext http) => Token(http, $"{client}:{secret}", tokens));
-        var api = app.MapGroup("/ims/oneroster/rostering/v1p2");
-        api.AddEndpointFilter(
-            async (context, next) =>
-            {
-                var sent = context.HttpContext.Request.Headers.Authorization.ToString();
-                return sent.StartsWith("Bearer ", StringComparison.Ordinal) && tokens.ContainsKey(sent[7..])
-                    ? await next(context)
-                    : Unauthorised;
-            }
-        );
+        var api = Guarded("/ims/oneroster/rostering/v1p2");
+        new Streams().Map(app, Guarded("/streams"));
         Serve(api, "orgs", roster.Orgs);
         Serve(api, "academicSessions", roster.Sessions);
         Serve(api, "classes", roster.Classes);
         Serve(api, "users", roster.Users);
         Serve(api, "enrollments", roster.Enrolments);
         return app;
+
+        RouteGroupBuilder Guarded(string path)
+        {
+            var group = app.MapGroup(path);
+            group.AddEndpointFilter(
+                async (context, next) =>
+                {
+                    var sent = context.HttpContext.Request.Headers.Authorization.ToString();
+                    return sent.StartsWith("Bearer ", StringComparison.Ordinal) && tokens.ContainsKey(sent[7..])
+                        ? await next(context)
+                        : Unauthorised;
+                }
+            );
+            return group;
+        }
     }
 
     private static readonly IResult Unauthorised = Results.Json(

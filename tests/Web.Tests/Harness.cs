@@ -39,6 +39,9 @@ public sealed class Harness : IAsyncLifetime
     /// <summary>The folder of recordings the listening device was prepared for.</summary>
     public string Known { get; } = Directory.CreateTempSubdirectory("deep-current-known").FullName;
 
+    /// <summary>Address of the simulated district: its roster server and its class streams.</summary>
+    public string District => district!.Urls.First();
+
     public string Root { get; } =
         Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")
         ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
@@ -98,6 +101,11 @@ public sealed class Harness : IAsyncLifetime
                 .UseSetting("RosterSource:TokenAddress", $"{source}/token")
                 .UseSetting("RosterSource:ClientId", "deep-current")
                 .UseSetting("RosterSource:ClientSecret", "simulated")
+                .UseSetting("ClassStream:Name", "Class stream")
+                .UseSetting("ClassStream:Address", $"{source}/streams")
+                .UseSetting("ClassStream:TokenAddress", $"{source}/token")
+                .UseSetting("ClassStream:ClientId", "deep-current")
+                .UseSetting("ClassStream:ClientSecret", "simulated")
         );
 
     /// <summary>Two colleagues of Ana's, and another school with its lead.</summary>

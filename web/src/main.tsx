@@ -73,6 +73,7 @@ function routesOf(s: Session) {
       <Route path="/guardian" element={<Register />} />
       <Route path="/guardian/confirm" element={<Confirm />} />
       <Route path="/task/:assignmentId" element={<ToTask />} />
+      <Route path="/pick" element={<AdultSignIn />} />
       <Route path="/" element={<Door session={s} />} />
       <Route path="/staff" element={<AdultSignIn />} />
       <Route path="*" element={<Navigate to={doorBack() ?? '/'} replace />} />

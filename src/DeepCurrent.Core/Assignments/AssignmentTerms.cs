@@ -10,6 +10,7 @@ namespace DeepCurrent.Core.Assignments;
 /// <param name="Directions">Readers read them.</param>
 /// <param name="Note">Colleagues of the class read it.</param>
 /// <param name="ClosesOn">The last day on which it can be worked on; null where it goes on after it was due.</param>
+/// <param name="MayChange">Readers may change to another version within their reach, until they answer.</param>
 public sealed record AssignmentTerms(
     DateOnly VisibleFrom,
     DateOnly? DueOn,
@@ -19,7 +20,8 @@ public sealed record AssignmentTerms(
     DateOnly? ClosesOn = null,
     Need Need = Need.Required,
     WorkPlace Place = WorkPlace.Anywhere,
-    ResultsShown Results = ResultsShown.AtOnce
+    ResultsShown Results = ResultsShown.AtOnce,
+    bool MayChange = false
 )
 {
     private const int LongestHeading = 60,

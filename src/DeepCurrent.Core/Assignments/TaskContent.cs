@@ -9,13 +9,15 @@ namespace DeepCurrent.Core.Assignments;
 /// <param name="Words">To practise.</param>
 /// <param name="AtOnce">Words that are practised at once, 2 to <see cref="WordListRules.AtOnce"/>.</param>
 /// <param name="List">The list the words came from; it may have changed since, or be gone.</param>
+/// <param name="By">By what the words are asked.</param>
 public sealed record TaskContent(
     string Title,
     string Prompt = "",
     string Url = "",
     IReadOnlyList<ListedWord>? Words = null,
     int AtOnce = WordListRules.AtOnce,
-    WordListId? List = null
+    WordListId? List = null,
+    WordPractice By = WordPractice.Meaning
 )
 {
     public const int LongestTitle = 120,

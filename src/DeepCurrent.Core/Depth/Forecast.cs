@@ -48,6 +48,10 @@ public static class Forecast
         return new(TextDepthFor(reader, cuts.High), TextDepthFor(reader, cuts.Low));
     }
 
+    /// <summary>Whether a text's depth lies in a reader's reach.</summary>
+    public static bool InReach(Fathoms reader, Fathoms text, ZoneCuts? cuts = null) =>
+        ZoneOf(Comprehension(reader, text), cuts) is Zone.Instructional;
+
     /// <summary>The zone of a forecast. The forecast is rounded to whole percent first, so that what is shown as 70 %
     /// is never called too deep.</summary>
     public static Zone ZoneOf(Probability forecast, ZoneCuts? cuts = null)

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
@@ -44,6 +45,17 @@ public sealed record AssignmentRow
     public required WorkPlace Place { get; init; }
 
     public required ResultsShown Results { get; init; }
+
+    /// <summary>Readers may change their version within reach.</summary>
+    public required bool MayChange { get; init; }
+
+    /// <summary>The first of those it is done after, and which of them it is, from 0; null where it is free.</summary>
+    public required AssignmentId? TurnOf { get; init; }
+
+    public required int? Turn { get; init; }
+
+    [JsonIgnore]
+    public Turn? InTurn => TurnOf is { } first && Turn is { } nth ? new(first, nth) : null;
 
     public required string Heading { get; init; }
 

@@ -110,7 +110,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             await db.All<TaskFlat>(
                 """
                 select distinct on (assignment_id) assignment_id, id, kind, text_id, attempts, on_the_way, aloud,
-                  locked::text as locked, content::text as content, questions
+                  locked::text as locked, content::text as content, questions, own::text as own
                 from task
                 where assignment_id = any(@ids)
                 order by assignment_id, position desc
@@ -130,7 +130,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         bool Aloud,
         string Locked,
         string? Content,
-        QuestionId[]? Questions
+        QuestionId[]? Questions,
+        string Own
     )
     {
         public NewTask Task() =>
@@ -143,7 +144,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 Database.FromJson<Dictionary<ReaderId, VersionId>>(Locked),
                 Kind,
                 ContentOf(Content),
-                Questions
+                Questions,
+                Database.FromJson<Dictionary<ReaderId, OwnWay>>(Own)
             );
     }
 
@@ -406,7 +408,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     internal static readonly string RowSql = $"""
         select a.id, a.class_id, y.id as task_id, y.kind, y.text_id, {TaskSql.Title} as title, a.assigned_at, p.name as "by", a.draft,
-               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.results, a.heading, a.directions, a.note,
+               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.results, a.may_change, a.turn_of, a.turn, a.heading, a.directions, a.note,
                a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,

@@ -17,6 +17,7 @@ public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId? Versio
 /// <param name="Locked">Versions chosen by the teacher, by reader; the others get the one that fits.</param>
 /// <param name="Content">What it is about where that is no text.</param>
 /// <param name="Questions">Those of the text's quiz that are asked; null for all.</param>
+/// <param name="Own">How single readers do it otherwise.</param>
 public sealed record NewTask(
     TaskId Id,
     TextId? TextId,
@@ -26,7 +27,8 @@ public sealed record NewTask(
     IReadOnlyDictionary<ReaderId, VersionId>? Locked = null,
     TaskKind Kind = TaskKind.Text,
     TaskContent? Content = null,
-    IReadOnlyList<QuestionId>? Questions = null
+    IReadOnlyList<QuestionId>? Questions = null,
+    IReadOnlyDictionary<ReaderId, OwnWay>? Own = null
 );
 
 /// <summary>Something that is given in one act; a draft has no tickets yet.</summary>
@@ -46,6 +48,9 @@ public sealed record NewAssignment
 
     public required IReadOnlyList<Aim> Aims { get; init; }
 
+    /// <summary>Null where it can be done in any order.</summary>
+    public Turn? Turn { get; init; }
+
     public IReadOnlyList<NewTicket> Tickets { get; init; } = [];
 }
 
@@ -60,8 +65,8 @@ public static class AssignmentWriter
     {
         var added = await c.ExecuteAsync(
             $"""
-            insert into assignment (id, class_id, assigned_by, assigned_at, draft, {TermsSql.Columns})
-            values (@Id, @ClassId, @AssignedBy, @AssignedAt, @draft, {TermsSql.Values})
+            insert into assignment (id, class_id, assigned_by, assigned_at, draft, turn_of, turn, {TermsSql.Columns})
+            values (@Id, @ClassId, @AssignedBy, @AssignedAt, @draft, @turnOf, @turn, {TermsSql.Values})
             on conflict (id) do nothing
             """,
             TermsSql.With(
@@ -73,6 +78,8 @@ public static class AssignmentWriter
                     a.AssignedBy,
                     a.AssignedAt,
                     draft = a.Tickets.Count == 0,
+                    turnOf = a.Turn?.Of,
+                    turn = a.Turn?.Nth,
                 }
             ),
             t
@@ -105,9 +112,9 @@ public static class AssignmentWriter
         c.ExecuteAsync(
             """
             insert into task (
-              id, assignment_id, position, kind, text_id, attempts, on_the_way, aloud, locked, content, questions)
+              id, assignment_id, position, kind, text_id, attempts, on_the_way, aloud, locked, content, questions, own)
             select @Id, @assignmentId, coalesce(max(position) + 1, 0), @kind, @TextId, @Attempts, @OnTheWay, @Aloud,
-              @locked::jsonb, @content::jsonb, @questions
+              @locked::jsonb, @content::jsonb, @questions, @own::jsonb
             from task
             where assignment_id = @assignmentId
             """,
@@ -123,6 +130,7 @@ public static class AssignmentWriter
                 locked = Database.ToJson(task.Locked ?? new Dictionary<ReaderId, VersionId>()),
                 content = task.Content is null ? null : Database.ToJson(task.Content),
                 questions = task.Questions?.ToArray(),
+                own = Database.ToJson(task.Own ?? new Dictionary<ReaderId, OwnWay>()),
             },
             t
         );
@@ -140,31 +148,42 @@ public static class AssignmentWriter
         DateTimeOffset at
     )
     {
-        var given = await c.QueryAsync<TicketId>(
-            """
-            insert into ticket (
-              id, assignment_id, task_id, class_id, reader_id, version_id, state, forecast, changed_at)
-            select x.id, y.assignment_id, y.id, @classId, x.reader_id, x.version_id, @begins, x.forecast, @at
-            from unnest(@ids, @readers, @versions, @forecasts) x (id, reader_id, version_id, forecast)
-              join task y on y.id = @taskId
-            on conflict (task_id, reader_id) do nothing
-            returning id
-            """,
-            new
-            {
-                classId,
-                taskId,
-                ids = tickets.Select(k => k.Id).ToArray(),
-                readers = tickets.Select(k => k.ReaderId).ToArray(),
-                versions = tickets.Select(k => k.VersionId).ToArray(),
-                forecasts = tickets.Select(k => k.Forecast?.Value).ToArray(),
-                begins = terms.Begins(today).ToString(),
-                at,
-            },
-            t
-        );
-        await TicketRounds.First(c, t, [.. given], by, at);
-        if (terms.Need is Need.Extra)
+        // What stands in line is planned first, and shown to those for whom it is its turn.
+        var given = (
+            await c.QueryAsync<(TicketId Id, bool Planned)>(
+                $"""
+                insert into ticket (
+                  id, assignment_id, task_id, class_id, reader_id, version_id, state, forecast, changed_at, due_on)
+                select x.id, y.assignment_id, y.id, @classId, x.reader_id, x.version_id,
+                  case when a.turn > 0 then {TicketStates.Planned} else @begins end,
+                  x.forecast, @at,
+                  case
+                    when (y.own -> x.reader_id::text ->> 'dueOn')::date >= @today
+                    then (y.own -> x.reader_id::text ->> 'dueOn')::date
+                  end
+                from unnest(@ids, @readers, @versions, @forecasts) x (id, reader_id, version_id, forecast)
+                  join task y on y.id = @taskId
+                  join assignment a on a.id = y.assignment_id
+                on conflict (task_id, reader_id) do nothing
+                returning id, state = {TicketStates.Planned}
+                """,
+                new
+                {
+                    classId,
+                    taskId,
+                    ids = tickets.Select(k => k.Id).ToArray(),
+                    readers = tickets.Select(k => k.ReaderId).ToArray(),
+                    versions = tickets.Select(k => k.VersionId).ToArray(),
+                    forecasts = tickets.Select(k => k.Forecast?.Value).ToArray(),
+                    begins = terms.Begins(today).ToString(),
+                    at,
+                    today,
+                },
+                t
+            )
+        ).AsList();
+        await TicketRounds.First(c, t, [.. given.Select(g => g.Id)], by, at);
+        if (terms.VisibleFrom <= today && given.Any(g => g.Planned))
             await TicketShowing.OfTask(c, t, taskId, today, at);
     }
 
@@ -220,10 +239,17 @@ public static class AssignmentWriter
         if (changed == 0)
             return false;
         await c.ExecuteAsync(
-            """
-            update ticket
-            set state = @begins, changed_at = @at
-            where assignment_id = @assignmentId and state = any(@unopened) and state <> @begins and opened_at is null
+            $"""
+            update ticket k
+            set state = x.begins, changed_at = @at
+            from (
+              select case when turn > 0 then {TicketStates.Planned} else @begins end as begins
+              from assignment
+              where id = @assignmentId) x
+            where k.assignment_id = @assignmentId
+              and k.state = any(@unopened)
+              and k.state <> x.begins
+              and k.opened_at is null
             """,
             new
             {

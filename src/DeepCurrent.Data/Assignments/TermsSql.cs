@@ -14,6 +14,7 @@ internal static class TermsSql
         ("need", a => a.Need.ToString()),
         ("place", a => a.Place.ToString()),
         ("results", a => a.Results.ToString()),
+        ("may_change", a => a.MayChange),
         ("heading", a => a.Heading),
         ("directions", a => a.Directions),
         ("note", a => a.Note),

@@ -33,6 +33,9 @@ public sealed record PlaceRow
     /// <summary>Of the version; null, as the forecast, where the task is about no text.</summary>
     public required Fathoms? Depth { get; init; }
 
+    /// <summary>Of the version that was given, where its reader changed it.</summary>
+    public required Fathoms? GivenDepth { get; init; }
+
     public required Probability? Forecast { get; init; }
 
     /// <summary>Of the round that is running or was last handed in; null while it has none.</summary>
@@ -60,7 +63,7 @@ public sealed class WeekStore(NpgsqlDataSource db)
 {
     /// <summary>From the day it is seen to the day it is due; without one, as long as somebody still has it.</summary>
     private static readonly string LiesBetween = $"""
-        a.class_id = @classId
+        a.class_id = any(@classIds)
         and not a.chosen
         and a.visible_from <= @to
         and (
@@ -77,17 +80,27 @@ public sealed class WeekStore(NpgsqlDataSource db)
     /// <summary>Days after which what nobody finished is no longer in the way.</summary>
     private const int LongAgo = 28;
 
+    private const int MostOfClass = 400;
+
     /// <summary>What lies in a stretch of days, drafts with it, oldest first.</summary>
     public Task<IReadOnlyList<AssignmentRow>> Between(ClassId classId, DateOnly from, DateOnly to) =>
+        Between([classId], from, to);
+
+    /// <summary>What lies in a stretch of days in several classes.</summary>
+    public Task<IReadOnlyList<AssignmentRow>> Between(
+        IReadOnlyCollection<ClassId> classIds,
+        DateOnly from,
+        DateOnly to
+    ) =>
         db.All<AssignmentRow>(
             $"""
             {AssignmentStore.RowSql}
             where {LiesBetween}
             {AssignmentStore.RowGroups}
             order by a.visible_from, a.assigned_at, a.id
-            limit 400
+            limit @most
             """,
-            Span(classId, from, to)
+            Span(classIds, from, to)
         );
 
     /// <summary>Whom each of them is for.</summary>
@@ -124,7 +137,7 @@ public sealed class WeekStore(NpgsqlDataSource db)
         db.All<PlaceRow>(
             $"""
             select k.id, k.assignment_id, k.reader_id, k.state, k.round, k.page,
-                   coalesce(jsonb_array_length(v.pages), 0) as pages, v.depth, k.forecast,
+                   coalesce(jsonb_array_length(v.pages), 0) as pages, v.depth, g.depth as given_depth, k.forecast,
                    (
                      select d.score
                      from round d
@@ -141,6 +154,7 @@ public sealed class WeekStore(NpgsqlDataSource db)
             from assignment a
               join ticket k on k.assignment_id = a.id
               left join version v on v.id = k.version_id
+              left join version g on g.id = k.given_version_id
               left join lateral (
                 select count(distinct n.question_id)::int as answered,
                   count(*) filter (where n.attempt = 1 and n.too_fast)::int as too_fast
@@ -150,7 +164,7 @@ public sealed class WeekStore(NpgsqlDataSource db)
             order by a.visible_from, a.assigned_at, k.id
             limit 8000
             """,
-            Span(classId, from, to)
+            Span([classId], from, to)
         );
 
     /// <summary>Schools in which something is planned for readers, with what time it is there.</summary>
@@ -238,10 +252,11 @@ public sealed class WeekStore(NpgsqlDataSource db)
         await t.CommitAsync();
     }
 
-    private static object Span(ClassId classId, DateOnly from, DateOnly to) =>
+    private static object Span(IReadOnlyCollection<ClassId> classIds, DateOnly from, DateOnly to) =>
         new
         {
-            classId,
+            classIds = classIds.ToArray(),
+            most = MostOfClass * classIds.Count,
             from,
             to,
             open = TicketStates.Open,

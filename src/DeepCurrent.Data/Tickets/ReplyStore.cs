@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
@@ -46,7 +47,7 @@ public sealed record RoundReply(int Round, DateTimeOffset At, Reply Reply);
 public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
 {
     private static readonly string OpenSql = $"""
-        select k.id, k.reader_id, k.class_id, c.school_year_id, y.kind, y.content::text as content, k.state,
+        select k.id, k.reader_id, k.class_id, c.school_year_id, y.kind, y.content::text as content, {TaskSql.AtOnce} as at_once, {TaskSql.By} as "by", k.state,
           a.results, a.directions, coalesce(d.comment, '') as comment, k.round, p.words, p.practised::text as practised, p.mark,
           p.comment as said
         from ticket k
@@ -65,6 +66,8 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
         YearId SchoolYearId,
         TaskKind Kind,
         string Content,
+        int? AtOnce,
+        WordPractice? By,
         TicketState State,
         ResultsShown Results,
         string Directions,
@@ -76,6 +79,8 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
         string? Said
     )
     {
+        private TaskContent Given => Database.FromJson<TaskContent>(Content);
+
         public OpenTask Task() =>
             new()
             {
@@ -84,7 +89,7 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
                 ClassId = ClassId,
                 SchoolYearId = SchoolYearId,
                 Kind = Kind,
-                Content = Database.FromJson<TaskContent>(Content),
+                Content = Given with { AtOnce = AtOnce ?? Given.AtOnce, By = By ?? Given.By },
                 State = State,
                 Results = Results,
                 Directions = Directions,

@@ -6,8 +6,8 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Tickets;
 
-/// <summary>Shows readers what was planned for them: from its day on, and what is extra once they have handed in
-/// everything required that they see. Each stands in its caller's transaction.</summary>
+/// <summary>Shows readers what was planned for them: from its day on, what is extra once they have handed in
+/// everything required that they see, and what stands in line once nothing before it is unfinished. Each stands in its caller's transaction.</summary>
 internal static class TicketShowing
 {
     public static Task InSchool(
@@ -58,6 +58,7 @@ internal static class TicketShowing
                 today,
                 now,
                 open = TicketStates.Open,
+                unfinished = TicketStates.Open.Append(nameof(TicketState.Planned)).ToArray(),
             }
         );
         var shown = await c.QueryAsync<ClassId>(
@@ -80,6 +81,15 @@ internal static class TicketShowing
                     and o.state = any(@open)
                     and b.need = '{nameof(Need.Required)}'
                     and not b.chosen))
+              and (
+                a.turn_of is null
+                or not exists (
+                  select 1
+                  from ticket o join assignment b on b.id = o.assignment_id
+                  where b.turn_of = a.turn_of
+                    and b.turn < a.turn
+                    and o.reader_id = k.reader_id
+                    and o.state = any(@unfinished)))
             returning k.class_id
             """,
             values,

@@ -114,6 +114,9 @@ public sealed record OpenTicket
 
     public required bool Aloud { get; init; }
 
+    /// <summary>Its reader may change the version within reach.</summary>
+    public required bool MayChange { get; init; }
+
     /// <summary>1 for the first; sent back or given again it begins another.</summary>
     public required int Round { get; init; }
 
@@ -181,7 +184,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                    a.place, k.reminded_at is not null as reminded, a.directions, a.heading,
                    case when k.state = {TicketStates.Released} then coalesce(d.score, k.score) end as score,
                    case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
-                   y.aloud, k.round, d.comment
+                   {TaskSql.Aloud} as aloud, k.round, d.comment
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id
@@ -205,10 +208,11 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
 
     private static readonly string OpenSql = $"""
         select k.id, k.reader_id, y.kind, y.text_id, y.questions, k.version_id, k.state,
-          y.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, d.score,
+          {TaskSql.Attempts} + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, d.score,
           a.directions, a.results, k.class_id, c.school_year_id, k.round,
                coalesce(d.closed, false) as closed,
-               coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, y.on_the_way, y.aloud
+               coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label,
+               {TaskSql.OnTheWay} as on_the_way, {TaskSql.Aloud} as aloud, a.may_change
         from ticket k
           join assignment a on a.id = k.assignment_id
           join task y on y.id = k.task_id
@@ -320,6 +324,20 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     /// it.</summary>
     internal static DateTimeOffset LastContact(IReadOnlyList<AnswerRow> answers) =>
         answers.Select(a => a.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
+
+    /// <summary>Changes the version at its reader's wish.</summary>
+    /// <returns>False where something has been answered or recorded.</returns>
+    public async Task<bool> ChangeVersion(OpenTicket ticket, VersionId to, Probability forecast, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var wanted = new HadVersion(ticket.Id, to, forecast);
+        if (await TicketVersions.Set(c, t, wanted, ticket.ClassId, now, ticket.VersionId, byReader: true) is null)
+            return false;
+        await t.CommitAsync();
+        notices.Changed(ticket.ClassId);
+        return true;
+    }
 
     /// <param name="given">When the reader opened it; it may be heard of later.</param>
     public Task Open(OpenTicket ticket, DateTimeOffset given, DateTimeOffset now) =>

@@ -13,6 +13,7 @@ public static class TicketVersions
     /// <summary>Changes the version where nothing has been answered or recorded on the one there is; its reader begins
     /// at the first page.</summary>
     /// <param name="was">The version it has to have still; null for any other.</param>
+    /// <param name="byReader">Its reader changed it; what was given stays known.</param>
     /// <returns>What the reader had; null where it cannot be changed.</returns>
     public static async Task<HadVersion?> Set(
         NpgsqlConnection c,
@@ -20,7 +21,8 @@ public static class TicketVersions
         HadVersion to,
         ClassId classId,
         DateTimeOffset at,
-        VersionId? was = null
+        VersionId? was = null,
+        bool byReader = false
     )
     {
         var had = await c.QuerySingleOrDefaultAsync<HadVersion>(
@@ -51,7 +53,9 @@ public static class TicketVersions
         await c.ExecuteAsync(
             """
             update ticket
-            set version_id = @VersionId, forecast = @forecast, page = 0, changed_at = @at
+            set version_id = @VersionId,
+              given_version_id = case when @byReader then nullif(coalesce(given_version_id, version_id), @VersionId) end,
+              forecast = @forecast, page = 0, changed_at = @at
             where id = @Id
             """,
             new
@@ -59,6 +63,7 @@ public static class TicketVersions
                 to.Id,
                 to.VersionId,
                 forecast = to.Forecast.Value,
+                byReader,
                 at,
             },
             t

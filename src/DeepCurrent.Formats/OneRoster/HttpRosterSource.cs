@@ -131,27 +131,17 @@ public sealed class HttpRosterSource(RosterSourceSettings settings, HttpClient h
         }
     }
 
-    private async Task<string> Token(CancellationToken stop)
-    {
-        using var request = new HttpRequestMessage(HttpMethod.Post, settings.TokenAddress)
-        {
-            Content = new FormUrlEncodedContent(
-                new Dictionary<string, string>
-                {
-                    ["grant_type"] = "client_credentials",
-                    ["scope"] = "https://purl.imsglobal.org/spec/or/v1p2/scope/roster.readonly",
-                }
+    private Task<string> Token(CancellationToken stop) =>
+        ClientCredentials.Token(
+            http,
+            new(
+                settings.TokenAddress,
+                settings.ClientId,
+                settings.ClientSecret,
+                "https://purl.imsglobal.org/spec/or/v1p2/scope/roster.readonly"
             ),
-        };
-        request.Headers.Authorization = new(
-            "Basic",
-            Convert.ToBase64String(Encoding.UTF8.GetBytes($"{settings.ClientId}:{settings.ClientSecret}"))
+            stop
         );
-        using var response = await http.SendAsync(request, stop);
-        response.EnsureSuccessStatusCode();
-        using var answer = JsonDocument.Parse(await response.Content.ReadAsStreamAsync(stop));
-        return answer.RootElement.GetProperty("access_token").GetString()!;
-    }
 
     private async Task Part(
         ZipArchive zip,

@@ -7,6 +7,7 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Streams;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 using Npgsql;
@@ -51,14 +52,16 @@ public static class AssignEndpoints
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
             .If(KindOf(request) is { } kind && !kind.OfText(), "kind", $"Choose what readers do with the text.")
             .Of(terms.Faults(today))
+            .Of((request.Ways ?? []).SelectMany(w => w.Way.Faults(terms)))
             .Refuse();
+        var ways = WaysOf(request);
         // The same request again, after a lost answer, is what it was.
         if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], rooms.Keys()) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
         var titles = await TitlesOf(rooms, request, giving);
         var given = new List<Prepared>();
         foreach (var room in rooms)
-            given.AddRange(await Prepare(room, titles, request, terms, desk, giving));
+            given.AddRange(await Prepare(room, titles, request, terms, ways, desk, giving));
         if (given.Count == 0)
             throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
         var ids = given.Select(g => g.Assignment.Id).ToList();
@@ -72,6 +75,16 @@ public static class AssignEndpoints
                 foreach (var (_, g) in given)
                     if (!await AssignmentWriter.Add(c, t, g, today))
                         throw Refused.Conflict("given", $"This has been assigned already.");
+                foreach (var room in given.GroupBy(g => g.Assignment.ClassId).Where(_ => request.Share == true))
+                    await StreamStore.Ask(
+                        c,
+                        t,
+                        [.. room.Select(g => g.Assignment.Id)],
+                        room.Key,
+                        wanted: true,
+                        desk.Who.Adult,
+                        desk.Now
+                    );
                 return Summary(given, rooms.Sum(r => r.Chosen.Count));
             },
             ids
@@ -83,6 +96,18 @@ public static class AssignEndpoints
             given.Sum(g => g.Assignment.Tickets.Count),
             given.Select(g => g.Assignment.Task.TextId?.Value ?? g.Assignment.Id.Value).Distinct().Count()
         );
+    }
+
+    /// <summary>How single readers do it otherwise.</summary>
+    private static IReadOnlyDictionary<ReaderId, OwnWay> WaysOf(AssignRequest request)
+    {
+        var ways = new Dictionary<ReaderId, OwnWay>();
+        foreach (var (reader, way) in (request.Ways ?? []).SelectMany(w => w.ReaderIds.Select(r => (r, w.Way))))
+            if (!ways.TryAdd(reader, way))
+                throw Refused.Field("ways", $"A reader stands in two of these. Choose one.");
+        return request.ReaderIds.Count > 0 && !ways.Keys.All(request.ReaderIds.Contains)
+            ? throw Refused.NotFound()
+            : ways;
     }
 
     private static TaskKind KindOf(AssignRequest request) => request.Kind ?? TaskKind.Text;
@@ -162,10 +187,12 @@ public static class AssignEndpoints
         IReadOnlyDictionary<TextId, string> titles,
         AssignRequest request,
         AssignmentTerms terms,
+        IReadOnlyDictionary<ReaderId, OwnWay> ways,
         Desk desk,
         Giving giving
     )
     {
+        var turns = request.InOrder == true ? Turn.Each([.. at.Ids]) : null;
         var fits = await giving.Fits([.. at.Texts.Select(w => w.TextId).Distinct()], at.Chosen);
         var prepared = new List<Prepared>();
         foreach (var w in at.Texts)
@@ -182,13 +209,14 @@ public static class AssignEndpoints
                 w.Versions,
                 KindOf(request),
                 null,
-                request.Questions
+                request.Questions,
+                ways
             );
             prepared.Add(new(titles[w.TextId], Made(w.Id, task, tickets)));
         }
         foreach (var (id, kind, content) in at.Tasks)
         {
-            var task = new NewTask(TaskId.New(), null, 1, false, Kind: kind, Content: content);
+            var task = new NewTask(TaskId.New(), null, 1, false, Kind: kind, Content: content, Own: ways);
             prepared.Add(new(content.Title, Made(id, task, Giving.Tickets(at.Chosen))));
         }
         return prepared;
@@ -203,6 +231,7 @@ public static class AssignEndpoints
                 Terms = terms,
                 Task = task,
                 Aims = at.Room.AimsOf(at.Chosen),
+                Turn = turns?[id],
                 Tickets = request.Draft == true ? [] : tickets,
             };
     }
@@ -251,7 +280,8 @@ public static class AssignEndpoints
             request.ClosesOn,
             request.Need ?? Need.Required,
             request.Place ?? WorkPlace.Anywhere,
-            request.Results ?? ResultsShown.AtOnce
+            request.Results ?? ResultsShown.AtOnce,
+            request.MayChange ?? false
         ).Tidy();
 
     private static Message Summary(IReadOnlyList<Prepared> given, int chosen)

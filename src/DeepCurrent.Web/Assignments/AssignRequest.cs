@@ -35,6 +35,10 @@ public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
 /// <param name="Kind">What readers do with the texts; they read and answer if it is not said.</param>
 /// <param name="Questions">Of the one text, those that are asked; all if it is not said.</param>
 /// <param name="Tasks">Without a text.</param>
+/// <param name="MayChange">Readers may change their version within reach.</param>
+/// <param name="InOrder">Each opens when the one before is handed in.</param>
+/// <param name="Share">Also in the class streams of those classes that have one.</param>
+/// <param name="Ways">For some otherwise than for the rest; each reader once.</param>
 public sealed record AssignRequest(
     IReadOnlyList<ReaderId> ReaderIds,
     TextId? TextId,
@@ -57,8 +61,15 @@ public sealed record AssignRequest(
     TaskKind? Kind = null,
     IReadOnlyList<QuestionId>? Questions = null,
     IReadOnlyList<TaskToGive>? Tasks = null,
-    ResultsShown? Results = null
+    ResultsShown? Results = null,
+    bool? MayChange = null,
+    bool? InOrder = null,
+    IReadOnlyList<WayFor>? Ways = null,
+    bool? Share = null
 );
+
+/// <summary>Readers who do it otherwise than the rest.</summary>
+public sealed record WayFor(IReadOnlyList<ReaderId> ReaderIds, OwnWay Way);
 
 /// <summary>Another class in which everybody gets the same.</summary>
 /// <param name="Texts">With names of their own, made by the page.</param>

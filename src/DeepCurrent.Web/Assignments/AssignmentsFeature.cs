@@ -41,5 +41,6 @@ public sealed class AssignmentsFeature : IFeature
         CalendarEndpoints.Map(api);
         SuggestEndpoints.Map(api);
         VersionEndpoints.Map(api);
+        ClassesEndpoints.Map(api);
     }
 }

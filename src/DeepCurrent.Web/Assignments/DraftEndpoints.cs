@@ -131,6 +131,7 @@ public static class DraftEndpoints
             r.Id
         );
         var tasks = await assignments.Tasks([.. rows.Keys]);
+        var turns = Turn.OfCopies(request.Copies.Select(x => (rows[x.AssignmentId].InTurn, x.Id)));
         var drafts = request
             .Copies.Select(copy =>
             {
@@ -140,7 +141,20 @@ public static class DraftEndpoints
                     tasks[copy.AssignmentId],
                     desk
                 );
-                return draft with { Id = copy.Id, Terms = draft.Terms.Moved(request.Days, calendar) };
+                var terms = draft.Terms.Moved(request.Days, calendar);
+                var later =
+                    (terms.DueOn ?? terms.VisibleFrom).DayNumber
+                    - (draft.Terms.DueOn ?? draft.Terms.VisibleFrom).DayNumber;
+                return draft with
+                {
+                    Id = copy.Id,
+                    Terms = terms,
+                    Turn = turns.GetValueOrDefault(copy.Id),
+                    Task = draft.Task with
+                    {
+                        Own = draft.Task.Own?.ToDictionary(x => x.Key, x => x.Value.Moved(later)),
+                    },
+                };
             })
             .ToList();
         var made = await changes.DoIn(classId, desk, ChangeKind.Drafted, async (c, t) =>
@@ -231,5 +245,6 @@ public static class DraftEndpoints
             Terms = MendEndpoints.TermsOf(row),
             Task = task with { Id = TaskId.New() },
             Aims = aims,
+            Turn = row.InTurn,
         };
 }

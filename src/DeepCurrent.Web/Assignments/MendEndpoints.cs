@@ -22,7 +22,8 @@ public sealed record TermsRequest(
     DateOnly? ClosesOn = null,
     Need Need = Need.Required,
     WorkPlace Place = WorkPlace.Anywhere,
-    ResultsShown Results = ResultsShown.AtOnce
+    ResultsShown Results = ResultsShown.AtOnce,
+    bool MayChange = false
 );
 
 /// <summary>Steps a teacher takes with tickets that are out.</summary>
@@ -81,7 +82,8 @@ public static class MendEndpoints
             request.ClosesOn,
             request.Need,
             request.Place,
-            request.Results
+            request.Results,
+            request.MayChange
         ).Tidy();
         new Faults().Of(after.Faults(today, before)).Refuse();
         if (after == before)
@@ -176,7 +178,13 @@ public static class MendEndpoints
         if (readers.Count == 0)
             throw Refused.Field("textId", $"Everyone has begun or handed this in. Nothing was swapped.");
         var today = await desk.Today();
-        var task = new NewTask(request.TaskId, request.TextId, row.Attempts, row.OnTheWay, row.Aloud, Kind: row.Kind);
+        var task = (await assignments.Tasks([assignmentId]))[assignmentId] with
+        {
+            Id = request.TaskId,
+            TextId = request.TextId,
+            Locked = null,
+            Questions = null,
+        };
         var fits = await giving.Fits([request.TextId], readers);
         var made = await changes.DoIn(row.ClassId, desk, ChangeKind.TextSwapped, async (c, t) =>
         {
@@ -223,7 +231,8 @@ public static class MendEndpoints
             row.ClosesOn,
             row.Need,
             row.Place,
-            row.Results
+            row.Results,
+            row.MayChange
         );
 
     /// <summary>An assignment that the asker may change; what readers chose themselves is nobody's to change.</summary>

@@ -12,6 +12,7 @@ namespace DeepCurrent.Web.Assignments;
 /// <param name="WordListId">The list whose words are practised.</param>
 /// <param name="Words">Places of the chosen ones in it, from 0; all of them if it is not said.</param>
 /// <param name="AtOnce">Words that are practised at once.</param>
+/// <param name="By">By what they are asked.</param>
 public sealed record TaskToGive(
     AssignmentId Id,
     TaskKind Kind,
@@ -20,7 +21,8 @@ public sealed record TaskToGive(
     string? Url = null,
     WordListId? WordListId = null,
     IReadOnlyList<int>? Words = null,
-    int? AtOnce = null
+    int? AtOnce = null,
+    WordPractice By = WordPractice.Meaning
 );
 
 /// <summary>What tasks without a text are about, as it is kept when they are given.</summary>
@@ -44,7 +46,8 @@ public sealed class TasksToGive(Desk desk, WordListStore lists)
                 task.Kind is TaskKind.Link ? task.Url ?? "" : "",
                 words,
                 task.AtOnce ?? WordListRules.AtOnce,
-                task.Kind is TaskKind.Words ? task.WordListId : null
+                task.Kind is TaskKind.Words ? task.WordListId : null,
+                task.By
             ).Tidy();
             new Faults().Of(content.Faults(task.Kind)).Refuse();
             contents.Add(content);

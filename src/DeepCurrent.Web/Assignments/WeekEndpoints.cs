@@ -121,7 +121,7 @@ public static class WeekEndpoints
     }
 
     /// <summary>The days that are asked for; where none are, this week.</summary>
-    private static (DateOnly First, DateOnly Last) Span(DateOnly? from, DateOnly? to, DateOnly today)
+    internal static (DateOnly First, DateOnly Last) Span(DateOnly? from, DateOnly? to, DateOnly today)
     {
         var first = from ?? today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
         var last = to ?? first.AddDays(6);

@@ -21,6 +21,7 @@ using DeepCurrent.Web.Readers;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
+using DeepCurrent.Web.Streams;
 using DeepCurrent.Web.Texts;
 using DeepCurrent.Web.Tickets;
 using DeepCurrent.Web.WordLists;
@@ -57,6 +58,7 @@ public static class Application
         new WordListsFeature(),
         new PlansFeature(),
         new AssignmentsFeature(),
+        new StreamsFeature(),
         new TicketsFeature(),
         new OralReadingFeature(),
         new LevelChecksFeature(),

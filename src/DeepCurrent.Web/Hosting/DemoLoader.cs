@@ -32,7 +32,10 @@ public static class DemoLoader
             new(db, notices),
             new(db),
             new(db),
-            new(db, texts, notices)
+            new(db, texts, notices),
+            new(db, notices),
+            new(db),
+            new(db)
         );
         var secrets = services.GetRequiredService<Secrets>();
         await world.Load(

@@ -25,12 +25,14 @@ public sealed record LaidItem(TaskKind Kind, string Title, DateOnly VisibleFrom,
 /// <param name="Revision">Of the plan that was looked at.</param>
 /// <param name="Ids">Of the assignments, one for each task of the plan, made by the page.</param>
 /// <param name="Draft">Kept, and given later; else each comes on its day.</param>
+/// <param name="OneByOne">Each opens when the one before is handed in, and on its day at the earliest.</param>
 public sealed record LayRequest(
     int Revision,
     IReadOnlyList<ReaderId> ReaderIds,
     DateOnly From,
     IReadOnlyList<AssignmentId> Ids,
-    bool Draft
+    bool Draft,
+    bool OneByOne = false
 );
 
 /// <summary>Laying a plan on the days of a class.</summary>
@@ -140,6 +142,7 @@ public static class LayEndpoints
             .Zip(request.Ids, (l, id) => (Id: id, Laid: l, Tickets: l.Tickets(readers)))
             .Where(x => !x.Laid.Gone && x.Tickets.Count > 0 && !(x.Laid.Terms.DueOn < today))
             .ToList();
+        var turns = request.OneByOne ? Turn.Each([.. laid.Select(x => x.Id)]) : null;
         if (laid.Count == 0)
             throw Refused.Field("readerIds", $"Everyone selected has had all of this plan, or its texts are gone.");
         var made = await changes.DoIn(
@@ -152,7 +155,10 @@ public static class LayEndpoints
                     await AssignmentWriter.Add(
                         c,
                         t,
-                        Assignment(id, l, room, readers, request.Draft ? [] : tickets, desk, today),
+                        Assignment(id, l, room, readers, request.Draft ? [] : tickets, desk, today) with
+                        {
+                            Turn = turns?[id],
+                        },
                         today
                     );
                 return new(

@@ -57,6 +57,9 @@ public sealed class QuestionSheet(
     IReadOnlyList<string> sentences
 )
 {
+    /// <summary>Something is answered in this round.</summary>
+    public bool Answered => answers.Count > 0;
+
     // What was answered before the ticket came back is kept, and is not asked about.
     private readonly ILookup<QuestionId, AnswerRow> answers = answers
         .Where(a => a.Round == ticket.Round)

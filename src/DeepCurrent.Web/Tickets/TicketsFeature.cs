@@ -18,6 +18,7 @@ public sealed class TicketsFeature : IFeature
     public void Map(RouteGroupBuilder api)
     {
         MyEndpoints.Map(api);
+        MyVersionEndpoints.Map(api);
         TaskEndpoints.Map(api);
         MarkingEndpoints.Map(api);
         SetAsideEndpoints.Map(api);

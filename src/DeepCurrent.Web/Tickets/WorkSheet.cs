@@ -51,6 +51,9 @@ public sealed record MyWork
     public required bool Aloud { get; init; }
 
     public required MyRecording? Recording { get; init; }
+
+    /// <summary>The reader may look for another version.</summary>
+    public required bool MayChange { get; init; }
 }
 
 /// <summary>A ticket as its reader works on it: the text, its words and questions, without what is right.</summary>
@@ -83,6 +86,7 @@ public sealed class WorkSheet(TicketStore tickets, TextStore texts, ReadingStore
                 ticket.Kind is not TaskKind.Quiz
                 && (await readings.Heard(ticket.TextId, schoolId)).Contains(ticket.VersionId),
             Aloud = ticket.Aloud || ticket.Kind is TaskKind.Recording,
+            MayChange = ticket.MayChange && TicketLife.Open(ticket.State) && !sheet.Answered,
             Recording = await records.OfTicket(ticket.Id, ticket.ReaderId),
         };
     }

@@ -1,5 +1,5 @@
 import { cx } from 'class-variance-authority';
-import { CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
+import { CaretLeft, CaretRight, DropHalf, Rows, TextAa, X } from '@phosphor-icons/react';
 import { Fragment, useEffect, useRef, useState, type PointerEvent } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { plain } from '../shared/paragraphs';
@@ -9,7 +9,9 @@ import { LeadLine } from './LeadLine';
 import { Listen } from './Listen';
 import { RecordMine } from './RecordMine';
 import { sendOpened } from './offline/outbox';
+import { OtherVersions } from './OtherVersions';
 import { Paragraph } from './Paragraph';
+import { ListenButton } from './questions/Hear';
 import { finished, letters, useWork, type Work } from './queries';
 import { useHandIn } from './useHandIn';
 import { useSpell } from './useSpell';
@@ -119,12 +121,8 @@ function Pages({ work }: { work: Work }) {
         </Button>
         {work.aloud && !finished(work) && <RecordMine work={work} />}
         {work.sound && <Listen src={`/api/my/tickets/${work.id}/sound`} />}
-        {aloud.can && !work.sound && (
-          <Button size="reader" onClick={aloud.toggle}>
-            {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
-            {aloud.on ? t('Stop listening') : t('Listen')}
-          </Button>
-        )}
+        {aloud.can && !work.sound && <ListenButton aloud={aloud} />}
+        {work.mayChange && page === 0 && <OtherVersions work={work} />}
         {error && <Say role="alert">{error}</Say>}
         {last ? (
           <Button look="main" size="reader" onClick={() => void goOn()}>

@@ -81,6 +81,10 @@ export const keys = {
   task: (ticketId: string) => ['ticket', ticketId, 'task'] as const,
   week: (classId: string, from: string, to: string) => ['assignments', classId, 'week', from, to] as const,
   places: (classId: string, from: string, to: string) => ['assignments', classId, 'places', from, to] as const,
+  sideBySide: (classIds: readonly string[], from: string, to: string) =>
+    ['assignments', 'side', classIds, from, to] as const,
+  stream: (classId: string) => ['stream', classId] as const,
+  streamClass: (course: string) => ['stream-class', course] as const,
   assignment: (assignmentId: string) => ['assignment', assignmentId] as const,
   ticket: (ticketId: string) => ['ticket', ticketId] as const,
   marking: {

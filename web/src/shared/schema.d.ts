@@ -6534,6 +6534,217 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/assignments/classes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query: {
+          classId: components['schemas']['ClassId'][];
+          from?: string;
+          to?: string;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ClassDays'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/stream': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StreamView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StreamRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StreamView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}/stream': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stream-class': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query: {
+          course: string;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StreamClass'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/my/tickets': {
     parameters: {
       query?: never;
@@ -6950,6 +7161,84 @@ export interface paths {
     };
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/versions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyVersion'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/version': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MyVersionRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyWork'];
+          };
+        };
+      };
+    };
     delete?: never;
     options?: never;
     head?: never;
@@ -8549,6 +8838,10 @@ export interface components {
       questions?: null | components['schemas']['QuestionId'][];
       tasks?: null | components['schemas']['TaskToGive'][];
       results?: null | components['schemas']['ResultsShown'];
+      mayChange?: null | boolean;
+      inOrder?: null | boolean;
+      ways?: null | components['schemas']['WayFor'][];
+      share?: null | boolean;
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -8589,6 +8882,10 @@ export interface components {
       need: components['schemas']['Need'];
       place: components['schemas']['WorkPlace'];
       results: components['schemas']['ResultsShown'];
+      mayChange: boolean;
+      turnOf: null | components['schemas']['AssignmentId'];
+      /** Format: int32 */
+      turn: null | number;
       heading: string;
       directions: string;
       note: string;
@@ -8944,6 +9241,10 @@ export interface components {
       role: components['schemas']['Part'];
       leftSchool: boolean;
     };
+    ClassDays: {
+      classId: components['schemas']['ClassId'];
+      plates: components['schemas']['ClassPlate'][];
+    };
     ClassDetailsRequest: {
       name: string;
       /** Format: date */
@@ -8967,6 +9268,11 @@ export interface components {
      * @description A class's id.
      */
     ClassId: string;
+    ClassPlate: {
+      assignment: components['schemas']['AssignmentRow'];
+      /** Format: int32 */
+      late: number;
+    };
     ClassRosterView: {
       id: components['schemas']['ClassId'];
       name: string;
@@ -9638,6 +9944,8 @@ export interface components {
       from: string;
       ids: components['schemas']['AssignmentId'][];
       draft: boolean;
+      /** @default false */
+      oneByOne: boolean;
     };
     LeaveOutRequest: {
       ids: components['schemas']['EvidenceId'][];
@@ -10087,6 +10395,7 @@ export interface components {
       words: components['schemas']['MyWord'][];
       /** Format: int32 */
       atOnce: number;
+      by: components['schemas']['WordPractice'];
       written: string;
       practised: components['schemas']['PractisedWord'][];
       score: null | components['schemas']['Probability'];
@@ -10131,6 +10440,13 @@ export interface components {
       /** Format: int32 */
       round: number;
     };
+    MyVersion: {
+      versionId: components['schemas']['VersionId'];
+      harder: boolean;
+    };
+    MyVersionRequest: {
+      versionId: components['schemas']['VersionId'];
+    };
     MyWord: {
       text: string;
       part: string;
@@ -10156,6 +10472,7 @@ export interface components {
       sound: boolean;
       aloud: boolean;
       recording: null | components['schemas']['MyRecording'];
+      mayChange: boolean;
     };
     /** @enum {unknown} */
     Need: 'Required' | 'Extra' | 'Recommended';
@@ -10277,6 +10594,29 @@ export interface components {
       id?: null | components['schemas']['VersionId'];
       label: string;
       body: string;
+    };
+    /** @description How one reader does a task otherwise than the rest; what is null is as it is for everybody. */
+    OwnWay: {
+      /**
+       * Format: int32
+       * @description Tries of a question, 1 to 3.
+       */
+      attempts?: null | number;
+      /** @description Whether the questions between the paragraphs are asked. */
+      onTheWay?: null | boolean;
+      /** @description To be read aloud and recorded. */
+      aloud?: null | boolean;
+      /**
+       * Format: date
+       * @description The reader's own last day; it never closes before that.
+       */
+      dueOn?: null | string;
+      /**
+       * Format: int32
+       * @description Words that are practised at once.
+       */
+      atOnce?: null | number;
+      by?: null | components['schemas']['WordPractice'];
     };
     /**
      * @description An adult's part in a class.
@@ -10401,6 +10741,7 @@ export interface components {
       /** Format: int32 */
       pages: number;
       depth: null | components['schemas']['Fathoms'];
+      givenDepth: null | components['schemas']['Fathoms'];
       forecast: null | components['schemas']['Probability'];
       score: null | components['schemas']['Probability'];
       /** Format: int32 */
@@ -11177,6 +11518,13 @@ export interface components {
       /** Format: double */
       estimateSd: number;
     };
+    SharedRow: {
+      assignmentId: components['schemas']['AssignmentId'];
+      /** Format: date-time */
+      sentAt: null | string;
+      /** Format: int32 */
+      failures: number;
+    };
     SheetView: {
       marks: components['schemas']['MarkOfRecord'][];
       /** Format: double */
@@ -11373,6 +11721,20 @@ export interface components {
       low: components['schemas']['Probability'];
       high: components['schemas']['Probability'];
     };
+    StreamClass: {
+      classId: components['schemas']['ClassId'];
+    };
+    StreamRequest: {
+      course: string;
+    };
+    StreamView: {
+      name: string;
+      course: null | string;
+      /** Format: date-time */
+      linkedAt: null | string;
+      linkedBy: null | string;
+      shared: components['schemas']['SharedRow'][];
+    };
     SuggestedForGroup: {
       groupId: components['schemas']['GroupId'];
       name: string;
@@ -11521,6 +11883,8 @@ export interface components {
        * @description The list the words came from; it may have changed since, or be gone.
        */
       list?: string;
+      /** @description By what the words are asked. */
+      by?: components['schemas']['WordPractice'];
     };
     /**
      * Format: uuid
@@ -11543,6 +11907,7 @@ export interface components {
       words?: null | number[];
       /** Format: int32 */
       atOnce?: null | number;
+      by?: components['schemas']['WordPractice'];
     };
     /** @description A part of a school year that goals are set for; both days count. */
     Term: {
@@ -11594,6 +11959,8 @@ export interface components {
       need?: components['schemas']['Need'];
       place?: components['schemas']['WorkPlace'];
       results?: components['schemas']['ResultsShown'];
+      /** @default false */
+      mayChange: boolean;
     };
     /**
      * @description What keeps a text from being measured, or the measure from meaning much.
@@ -11881,6 +12248,10 @@ export interface components {
     VersionRequest: {
       versionId: components['schemas']['VersionId'];
     };
+    WayFor: {
+      readerIds: components['schemas']['ReaderId'][];
+      way: components['schemas']['OwnWay'];
+    };
     WeekDay: {
       /** Format: date */
       day: string;
@@ -11984,6 +12355,12 @@ export interface components {
       length: number;
       name: boolean;
     };
+    /**
+     * @description By what the words of a list are asked. Tasks keep it by its name.
+     * @default Meaning
+     * @enum {unknown}
+     */
+    WordPractice: 'Meaning' | 'Sound' | 'Both';
     /** @description One word that is not familiar, and what the text's depth owes to it. */
     WordWhy: {
       word: string;

@@ -21,6 +21,8 @@ const Texts = part(() => import('./texts/Texts'));
 const TextPage = part(() => import('./texts/TextPage'));
 const Copies = part(() => import('./texts/copies/Copies'));
 const Plans = part(() => import('./assignments/plans/Plans'));
+const PickForStream = part(() => import('./assignments/stream/PickForStream'));
+const MyClasses = part(() => import('./assignments/classes/MyClasses'));
 const WordLists = part(() => import('./texts/WordLists'));
 const Bring = part(() => import('./texts/Bring'));
 const QuizEditor = part(() => import('./texts/quiz/QuizEditor'));
@@ -97,6 +99,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="assignments" element={<Week />} />
             <Route path="assignments/where" element={<WhoIsWhere />} />
             <Route path="assignments/all" element={<Assignments />} />
+            <Route path="assignments/classes" element={<MyClasses />} />
             <Route path="assignments/plans" element={<Plans />} />
             <Route path="assignments/checks" element={<Checks />} />
             <Route path="assignments/checks/new" element={<CheckEditor />} />
@@ -112,6 +115,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="groups" element={<Groups />} />
             <Route path="history" element={<History />} />
           </Route>
+          <Route path="/pick" element={<PickForStream />} />
           {session.lead && <Route path="/school/*" element={<School session={session} />} />}
           <Route path="*" element={<Navigate to={home ? `/class/${home.id}` : '/school'} replace />} />
         </Routes>

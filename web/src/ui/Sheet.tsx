@@ -44,7 +44,7 @@ export function Sheet({
       tabIndex={-1}
       aria-label={title}
       className={cx(
-        'border-ink bg-paper shadow-lift z-10 min-h-0 overflow-auto border-l outline-none',
+        'border-ink bg-paper shadow-lift z-10 flex min-h-0 flex-col overflow-auto border-l outline-none',
         'max-lg:fixed max-lg:inset-y-0 max-lg:right-0 max-lg:w-[min(444px,100vw)]',
       )}
     >
@@ -66,10 +66,12 @@ export function Sheet({
 
 /** A part of a sheet. */
 export const SheetPart = ({ children }: { children: ReactNode }) => (
-  <section className="border-line grid gap-1.5 border-b px-4.5 py-3">{children}</section>
+  <section className="border-line grid flex-none gap-1.5 border-b px-4.5 py-3">{children}</section>
 );
 
 /** What can be done with what a sheet shows: in sight however long it is. */
 export const SheetFoot = ({ children }: { children: ReactNode }) => (
-  <div className="bg-sand border-ink sticky bottom-0 grid grid-cols-2 gap-2 border-t px-4.5 py-3">{children}</div>
+  <div className="bg-sand border-ink sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t px-4.5 py-3">
+    {children}
+  </div>
 );

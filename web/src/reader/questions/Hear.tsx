@@ -11,9 +11,16 @@ export function Hear({ q }: { q: Shown }) {
   const aloud = useReadAloud([q.stem, ...q.choices, ...q.rights].join('. '));
   if (!given || !aloud.can) return null;
   return (
-    <Button size="reader" className="mb-3.5" onClick={aloud.toggle}>
-      {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
-      {aloud.on ? t('Stop listening') : t('Listen')}
-    </Button>
+    <p className="mb-3.5">
+      <ListenButton aloud={aloud} />
+    </p>
   );
 }
+
+/** Starts and stops the device's own voice. */
+export const ListenButton = ({ aloud }: { aloud: ReturnType<typeof useReadAloud> }) => (
+  <Button size="reader" onClick={aloud.toggle}>
+    {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
+    {aloud.on ? t('Stop listening') : t('Listen')}
+  </Button>
+);

@@ -4,6 +4,8 @@ import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { Pick } from '../check/Pick';
+import { ListenButton } from '../questions/Hear';
+import { useReadAloud } from '../useReadAloud';
 import { afterTry, choicesOf, joined, roundOf, type Practised } from './practice';
 import { TaskError } from './TaskError';
 import { replyOf, useReply, type Task } from './useTask';
@@ -72,7 +74,9 @@ function Look({ task, words, start }: { task: Task; words: number[]; start: () =
           const w = sure(task.words[i]);
           return (
             <div key={i} className="border-line border-b pb-2">
-              <dt className="font-first text-2xl font-bold">{w.text}</dt>
+              <dt className="font-first flex flex-wrap items-center gap-3 text-2xl font-bold">
+                {w.text} {task.by !== 'Meaning' && <HearWord text={w.text} />}
+              </dt>
               <dd>{w.meaning}</dd>
               {w.example && <dd className="text-soft font-first">{w.example}</dd>}
             </div>
@@ -88,7 +92,13 @@ function Look({ task, words, start }: { task: Task; words: number[]; start: () =
   );
 }
 
-/** One word, by what it means. */
+/** Says one word, where the device has a voice. */
+function HearWord({ text }: { text: string }) {
+  const aloud = useReadAloud(text);
+  return aloud.can ? <ListenButton aloud={aloud} /> : null;
+}
+
+/** One word, by what it means or how it sounds. */
 function Ask({
   task,
   word,
@@ -111,6 +121,9 @@ function Ask({
     first,
   );
   const w = sure(task.words[word]);
+  const aloud = useReadAloud(task.by === 'Sound' ? w.text : w.meaning);
+  // Where the device has no voice, the meaning is read.
+  const bySound = task.by === 'Sound' && aloud.can;
   return (
     <form
       className="grid gap-4"
@@ -123,7 +136,14 @@ function Ask({
         answer(right);
       }}
     >
-      <h2 id="asked">{t('Which word means “{{meaning}}”?', { meaning: w.meaning })}</h2>
+      <h2 id="asked">
+        {bySound ? t('Listen. Which word is it?') : t('Which word means “{{meaning}}”?', { meaning: w.meaning })}
+      </h2>
+      {task.by !== 'Meaning' && aloud.can && (
+        <Row>
+          <ListenButton aloud={aloud} />
+        </Row>
+      )}
       {said === undefined ? (
         <Pick
           name="word"

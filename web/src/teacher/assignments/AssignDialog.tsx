@@ -7,6 +7,7 @@ import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { ErrorText } from '../../ui/Field';
 import { Select } from '../../ui/Select';
 import { AlsoIn } from './AlsoIn';
+import { DifferentForSome } from './DifferentForSome';
 import { LookFirst } from './LookFirst';
 import { whomOptions } from './how';
 import { HowFields } from './HowFields';
@@ -31,7 +32,16 @@ export function AssignDialog(props: Giving) {
         />
         <AlsoIn of={giving.also} skip={skip} />
         <WhatReadersDo of={giving} texts={texts} />
-        <HowFields of={giving} today={props.data.today} tries={how.kind !== 'Recording'} />
+        <HowFields of={giving} today={props.data.today} classId={props.data.id} tries={how.kind !== 'Recording'} />
+        <DifferentForSome
+          of={giving}
+          data={props.data}
+          fields={{
+            tries: how.kind !== 'Recording',
+            onTheWay: how.kind === 'Text' && texts.some((x) => x.onTheWay > 0),
+            aloud: how.kind === 'Text',
+          }}
+        />
         <h3>{t('What happens')}</h3>
         {texts.map((text) => (
           <p key={text.id}>
@@ -48,7 +58,7 @@ export function AssignDialog(props: Giving) {
               ` ${t('It closes after {{day}}: what is answered by then is handed in.', { day: dayOf(how.closesOn) })}`}
           </p>
         ))}
-        <LookFirst notes={giving.notes.data} />
+        <LookFirst notes={giving.notes.data} said={props.said} />
         <WhoGetsWhat of={giving} texts={texts} />
         {rows.some(({ f }) => f.before) && (
           <p>

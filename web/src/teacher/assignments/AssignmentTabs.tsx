@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
+import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { SegmentLinks } from '../../ui/Segments';
@@ -8,6 +9,7 @@ import { placesOfWeek } from './where/placesQuery';
 
 /** The views of the assignments, and the level checks beside them. */
 export function AssignmentTabs({ classId }: { classId: string }) {
+  const several = (useSession().data?.classes ?? []).filter((c) => !c.closed).length > 1;
   const client = useQueryClient();
   const { data } = useOutletContext<Place>();
   const places = () => void client.prefetchQuery(placesOfWeek(classId, mondayOf(data.today)));
@@ -17,6 +19,7 @@ export function AssignmentTabs({ classId }: { classId: string }) {
     ['/all', t('All')],
     ['/plans', t('Plans')],
     ['/checks', t('Level checks')],
+    ...(several ? ([['/classes', t('My classes')]] as const) : []),
   ] as const;
   return (
     <SegmentLinks

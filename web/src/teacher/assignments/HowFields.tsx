@@ -5,17 +5,19 @@ import { FieldRow } from '../../ui/Field';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import type { How } from './how';
+import { ShareField } from './stream/ShareField';
 import { needOptions, placeOptions, resultOptions } from './terms';
 
 interface Props {
   of: { how: How; setHow: (change: Partial<How>) => void; error: unknown };
   today: string;
+  classId: string;
   /** Whether questions are asked that can be tried. */
   tries: boolean;
 }
 
 /** When, how often, and what is said with it. */
-export function HowFields({ of: { how, setHow, error }, today, tries }: Props) {
+export function HowFields({ of: { how, setHow, error }, today, classId, tries }: Props) {
   return (
     <>
       <FieldRow>
@@ -70,6 +72,7 @@ export function HowFields({ of: { how, setHow, error }, today, tries }: Props) {
         placeholder={t('Optional')}
         set={(directions) => setHow({ directions })}
       />
+      <ShareField of={{ how, setHow }} classId={classId} />
       <FieldRow>
         <TextField
           label={t('Heading for readers')}

@@ -12,9 +12,11 @@ import { Select } from '../../ui/Select';
 import { TextArea, TextField } from '../../ui/TextField';
 import type { ClassData, ReaderRow } from '../classQueries';
 import { AlsoIn } from './AlsoIn';
+import { DifferentForSome } from './DifferentForSome';
 import { whomOptions } from './how';
 import { HowFields } from './HowFields';
 import { LookFirst } from './LookFirst';
+import { practiceOptions } from './terms';
 import { useTaskGiving, type TaskDraft, type TaskGiving } from './useTaskGiving';
 
 /** Gives something to do without a text: words to practise, a prompt to write about, a link to follow. */
@@ -86,7 +88,8 @@ export function TaskDialog({
           options={whomOptions(data, readers)}
         />
         <AlsoIn of={also} />
-        <HowFields of={giving} today={data.today} tries={false} />
+        <HowFields of={giving} today={data.today} classId={data.id} tries={false} />
+        <DifferentForSome of={giving} data={data} fields={{ words: task.kind === 'Words' }} />
         <LookFirst notes={giving.notes.data} />
         {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <DialogFoot>
@@ -142,6 +145,12 @@ function WordFields({ of: { task, setTask, error }, classId }: { of: TaskGiving;
           value={task.atOnce}
           set={(value) => setTask({ atOnce: Number(value) })}
           options={sizes.map((n) => ({ value: n, label: n }))}
+        />
+        <Select
+          label={t('Words are asked by')}
+          value={task.by}
+          set={(by) => setTask({ by })}
+          options={practiceOptions()}
         />
       </FieldRow>
       {list && (

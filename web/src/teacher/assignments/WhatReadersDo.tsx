@@ -36,6 +36,20 @@ export function WhatReadersDo({ of, texts }: { of: GivingState; texts: Giving['t
           </Checkbox>
         </p>
       )}
+      {how.kind !== 'Quiz' && texts.some((x) => x.versions.length > 1) && (
+        <p>
+          <Checkbox checked={how.mayChange} set={(mayChange) => setHow({ mayChange })}>
+            {t('Readers may change to another version within reach')}
+          </Checkbox>
+        </p>
+      )}
+      {texts.length > 1 && (
+        <p>
+          <Checkbox checked={how.inOrder} set={(inOrder) => setHow({ inOrder })}>
+            {t('One after another: each opens when the one before is handed in')}
+          </Checkbox>
+        </p>
+      )}
       {how.kind === 'Text' && (
         <p>
           <Checkbox checked={how.aloud} set={(aloud) => setHow({ aloud })}>

@@ -3,6 +3,7 @@ import type { TaskKind } from '../../shared/taskKinds';
 import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
 import type { Terms } from './terms';
+import type { WayRow } from './ways';
 
 /** Kinds of tasks that are about a text. */
 export type TextKind = Extract<TaskKind, 'Text' | 'Quiz' | 'Recording'>;
@@ -20,13 +21,15 @@ export function readersOf(who: string, data: ClassData, these: ReaderRow[]): Rea
 }
 const groupKey = (name: string | null) => `group ${name ?? ''}`;
 
+/** The groups of a class by name. */
+export const groupsIn = (data: ClassData) => [...new Set(data.readers.map((r) => r.group).filter((g) => g !== null))];
+
 /** The choices of whom it is for, each with how many. */
 export function whomOptions(data: ClassData, these: ReaderRow[]) {
-  const groups = [...new Set(data.readers.map((r) => r.group).filter((g) => g !== null))];
   return [
     ...(these.length > 0 ? [{ value: inTray, label: t('{{count}} readers in tray', { count: these.length }) }] : []),
     { value: everybody, label: t('Everybody, {{count}} readers', { count: data.readers.length }) },
-    ...groups.map((name) => ({
+    ...groupsIn(data).map((name) => ({
       value: groupKey(name),
       label: t('{{group}}, {{count}} readers', {
         group: name,
@@ -56,13 +59,25 @@ export interface How {
   kind: TextKind;
   /** Of the one text, those that are asked; null for all. */
   questions: string[] | null;
+  /** Readers may change to another version within reach. */
+  mayChange: boolean;
+  /** Of several, each opens when the one before is handed in. */
+  inOrder: boolean;
+  /** Also in the class's stream, where it has one. */
+  share: boolean;
+  /** Who does it otherwise. */
+  ways: WayRow[];
 }
 
-type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud' | 'place' | 'results'>;
-const usual: Way = { attempts: 2, onTheWay: true, aloud: false, place: 'Anywhere', results: 'AtOnce' };
-const keptWay = (data: ClassData) => `dc-way-of-${data.id}`;
-export const keepWay = (data: ClassData, { attempts, onTheWay, aloud, place, results }: How) =>
-  localStorage.setItem(keptWay(data), JSON.stringify({ attempts, onTheWay, aloud, place, results }));
+type Way = Pick<How, 'attempts' | 'onTheWay' | 'aloud' | 'place' | 'results' | 'share'>;
+const usual: Way = { attempts: 2, onTheWay: true, aloud: false, place: 'Anywhere', results: 'AtOnce', share: false };
+const keptWay = (classId: string) => `dc-way-of-${classId}`;
+export const keepWay = (data: ClassData, { attempts, onTheWay, aloud, place, results, share }: How) =>
+  localStorage.setItem(keptWay(data.id), JSON.stringify({ attempts, onTheWay, aloud, place, results, share }));
+
+/** From now on what is given in a class is shared in its stream, until that is switched off. */
+export const keepShare = (classId: string) =>
+  localStorage.setItem(keptWay(classId), JSON.stringify({ ...wayKept(classId), share: true }));
 
 /** As it was last time in this class; nothing is said and no day is set beforehand. */
 function wayOf(data: ClassData): How {
@@ -76,14 +91,17 @@ function wayOf(data: ClassData): How {
     note: '',
     kind: 'Text',
     questions: null,
+    mayChange: false,
+    inOrder: false,
+    ways: [],
     ...usual,
-    ...wayKept(data),
+    ...wayKept(data.id),
   };
 }
 
-function wayKept(data: ClassData): Partial<Way> {
+function wayKept(classId: string): Partial<Way> {
   try {
-    return JSON.parse(localStorage.getItem(keptWay(data)) ?? '{}') as Partial<Way>;
+    return JSON.parse(localStorage.getItem(keptWay(classId)) ?? '{}') as Partial<Way>;
   } catch {
     return {};
   }
@@ -104,6 +122,7 @@ export const termsOfHow = (how: How, today: string) => ({
   need: how.need,
   place: how.place,
   results: how.results,
+  mayChange: how.mayChange,
   directions: how.directions,
   heading: how.heading,
   note: how.note,

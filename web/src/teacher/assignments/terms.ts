@@ -5,7 +5,7 @@ import { phrase, t, type Phrase } from '../../shared/words';
 
 export type Terms = Pick<
   Api<'AssignmentRow'>,
-  'visibleFrom' | 'dueOn' | 'closesOn' | 'need' | 'place' | 'results' | 'heading' | 'directions' | 'note'
+  'visibleFrom' | 'dueOn' | 'closesOn' | 'need' | 'place' | 'results' | 'mayChange' | 'heading' | 'directions' | 'note'
 >;
 
 const needWords: Record<Terms['need'], Phrase> = {
@@ -36,9 +36,18 @@ export const needOptions = () => optionsOf(needWords);
 export const placeOptions = () => optionsOf(placeWords);
 export const resultOptions = () => optionsOf(resultWords);
 
+const practiceWords: Record<Api<'WordPractice'>, Phrase> = {
+  Meaning: phrase('Meaning'),
+  Sound: phrase('Sound'),
+  Both: phrase('Meaning and sound'),
+};
+export const practiceOptions = () => optionsOf(practiceWords);
+
 /** What is not usual about an assignment: what readers need not do, where it is done, when it closes. */
-export const unusual = (a: Omit<Terms, 'results'> & Partial<Terms>) =>
+export const unusual = (a: Omit<Terms, 'results' | 'mayChange'> & Partial<Terms> & { turn?: number | null }) =>
   [
+    a.turn != null && a.turn > 0 && t('opens when the one before is handed in'),
+    a.mayChange && t('readers may change version'),
     a.results === 'WhenReleased' && t('results when released'),
     a.need !== 'Required' && t(shortNeeds[a.need]),
     a.place !== 'Anywhere' && t(placeWords[a.place]),
@@ -54,6 +63,7 @@ export const termsSchema = z
     need: z.enum(['Required', 'Extra', 'Recommended']),
     place: z.enum(['Anywhere', 'AtSchool', 'AtHome']),
     results: z.enum(['AtOnce', 'WhenReleased']),
+    mayChange: z.boolean(),
     heading: z.string(),
     directions: z.string(),
     note: z.string(),
@@ -74,6 +84,7 @@ export const fieldsOf = (a: Terms): z.infer<typeof termsSchema> => ({
   need: a.need,
   place: a.place,
   results: a.results,
+  mayChange: a.mayChange,
   heading: a.heading,
   directions: a.directions,
   note: a.note,

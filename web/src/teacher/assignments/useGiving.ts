@@ -7,6 +7,7 @@ import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQ
 import { howFirst, keepWay, readersOf, termsOfHow, whomFirst, type How } from './how';
 import { useFits } from '../tray/useFits';
 import { sure } from '../../shared/sure';
+import { sentWays } from './ways';
 import { useAlsoIn } from './useAlsoIn';
 import { useNotes } from './useNotes';
 
@@ -16,6 +17,8 @@ export interface Giving {
   texts: TextRow[];
   readers: ReaderRow[];
   close: () => void;
+  /** What stands out already, in words. */
+  said?: string[];
   /** Called when it has been given, or is kept as drafts. */
   done?: () => void;
 }
@@ -93,6 +96,9 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
         onTheWay: how.onTheWay,
         aloud: how.kind === 'Text' && how.aloud,
         kind: how.kind,
+        share: how.share,
+        inOrder: how.inOrder && texts.length > 1,
+        ways: sentWays(how.ways, readers),
         questions: how.kind === 'Quiz' && texts.length === 1 ? how.questions : null,
         draft,
         texts: wanted,

@@ -6,6 +6,7 @@ import { t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow } from '../classQueries';
 import { howFirst, readersOf, termsOfHow, whomFirst, type How } from './how';
 import { useAlsoIn } from './useAlsoIn';
+import { sentWays } from './ways';
 import { useNotes } from './useNotes';
 
 export type TaskToGive = Api<'TaskToGive'>;
@@ -21,6 +22,7 @@ export interface TaskDraft {
   /** Places of the chosen words in the list; null for all. */
   words: number[] | null;
   atOnce: number;
+  by: Api<'WordPractice'>;
 }
 
 interface Props {
@@ -31,7 +33,16 @@ interface Props {
   done?: () => void;
 }
 
-const empty: TaskDraft = { kind: 'Words', title: '', prompt: '', url: '', wordListId: '', words: null, atOnce: 10 };
+const empty: TaskDraft = {
+  kind: 'Words',
+  title: '',
+  prompt: '',
+  url: '',
+  wordListId: '',
+  words: null,
+  atOnce: 10,
+  by: 'Meaning',
+};
 
 /** What of it belongs to its kind. */
 const sentOf = (x: TaskDraft, id: string): TaskToGive => ({
@@ -43,6 +54,7 @@ const sentOf = (x: TaskDraft, id: string): TaskToGive => ({
   wordListId: x.kind === 'Words' ? x.wordListId || undefined : undefined,
   words: x.kind === 'Words' ? x.words : null,
   atOnce: x.kind === 'Words' ? x.atOnce : null,
+  by: x.by,
 });
 const noId = '00000000-0000-0000-0000-000000000000';
 
@@ -74,7 +86,15 @@ export function useTaskGiving({ data, readers: these, first, close, done }: Prop
     const draft = by instanceof HTMLButtonElement && by.value === 'draft';
     setBusy(true);
     try {
-      const request = { readerIds, ...termsOfHow(how, data.today), attempts: 1, skipGiven: false, draft };
+      const request = {
+        readerIds,
+        ...termsOfHow(how, data.today),
+        attempts: 1,
+        skipGiven: false,
+        draft,
+        share: how.share,
+        ways: sentWays(how.ways, readers),
+      };
       const about = [request, task, also.chosen];
       const made = await ok(
         api.POST('/classes/{classId}/assignments', {

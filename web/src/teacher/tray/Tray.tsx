@@ -5,11 +5,13 @@ import { useNavigate } from 'react-router';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
+import { LayPlan } from '../assignments/plans/LayPlan';
 import { TaskDialog } from '../assignments/TaskDialog';
 import { useTexts, type ClassData, type ReaderRow } from '../classQueries';
 import { BeginRecord } from '../oral/BeginRecord';
 import { FitSpread } from './FitSpread';
 import { useFits } from './useFits';
+import { forgotten } from './picks';
 import { useTray } from './useTray';
 import { Button } from '../../ui/Button';
 import { Menu, MenuItem } from '../../ui/Menu';
@@ -24,6 +26,7 @@ export function Tray({ data }: { data: ClassData }) {
   const [assigning, setAssigning] = useState(false);
   const [recording, setRecording] = useState(false);
   const [tasking, setTasking] = useState(false);
+  const [planning, setPlanning] = useState(false);
   const readers = data.readers.filter((r) => tray.readers.includes(r.id));
   const texts = (useTexts(data.id, tray.texts).data ?? []).filter((x) => tray.texts.includes(x.id));
   const fits = useFits(
@@ -83,6 +86,7 @@ export function Tray({ data }: { data: ClassData }) {
           {readers.length > 0 && (
             <Menu size="sm" label={t('Other…')}>
               <MenuItem onSelect={() => setTasking(true)}>{t('Task without text…')}</MenuItem>
+              <MenuItem onSelect={() => setPlanning(true)}>{t('Plan…')}</MenuItem>
               <MenuItem onSelect={() => void navigate(`/class/${data.id}/assignments/checks/new?readers=picked`)}>
                 {t('Give a level check…')}
               </MenuItem>
@@ -97,11 +101,33 @@ export function Tray({ data }: { data: ClassData }) {
         <BeginRecord classId={data.id} reader={readers[0]} text={first} close={() => setRecording(false)} />
       )}
       {tasking && <TaskDialog data={data} readers={readers} close={() => setTasking(false)} done={tray.empty} />}
+      {planning && <LayPlan plan={null} data={data} readers={readers} close={() => setPlanning(false)} />}
       {assigning && (
-        <AssignDialog data={data} texts={texts} readers={readers} close={() => setAssigning(false)} done={tray.empty} />
+        <AssignDialog
+          data={data}
+          texts={texts}
+          readers={readers}
+          said={forgottenSaid(tray, readers, texts)}
+          close={() => setAssigning(false)}
+          done={tray.empty}
+        />
       )}
     </section>
   );
+}
+
+/** What is easily given unawares: picks of long ago, and of another page. */
+function forgottenSaid(tray: ReturnType<typeof useTray>, readers: ReaderRow[], texts: Picked): string[] {
+  const names = new Map([
+    ...readers.map((r) => [r.id, r.called] as const),
+    ...texts.map((x) => [x.id, x.title] as const),
+  ]);
+  const said = (ids: string[]) => ids.map((id) => names.get(id)).join(', ');
+  const of = forgotten([...names.keys()], tray.picks, Date.now());
+  return [
+    ...(of.old.length > 0 ? [t('In the tray for a long time: {{names}}.', { names: said(of.old) })] : []),
+    ...(of.elsewhere.length > 0 ? [t('Added on another page: {{names}}.', { names: said(of.elsewhere) })] : []),
+  ];
 }
 
 type Fit = NonNullable<ReturnType<typeof useFits>['data']>[number];

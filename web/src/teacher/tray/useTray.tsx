@@ -1,6 +1,6 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { held, nothing, type Held } from './picks';
 
-type Held = { readers: string[]; texts: string[] };
 type TrayValue = Held & {
   toggleReader: (id: string) => void;
   toggleText: (id: string) => void;
@@ -9,13 +9,10 @@ type TrayValue = Held & {
 };
 
 const TrayContext = createContext<TrayValue | null>(null);
-const nothing: Held = { readers: [], texts: [] };
-const flip = (list: string[], id: string) => (list.includes(id) ? list.filter((x) => x !== id) : [...list, id]);
-
 function kept(key: string): Held {
   try {
     const found = JSON.parse(sessionStorage.getItem(key) ?? 'null') as Partial<Held> | null;
-    return { readers: found?.readers ?? [], texts: found?.texts ?? [] };
+    return { readers: found?.readers ?? [], texts: found?.texts ?? [], picks: found?.picks ?? {} };
   } catch {
     return nothing;
   }
@@ -24,24 +21,20 @@ function kept(key: string): Held {
 /** What has been picked up in a class. It survives moving between places and reloading the page. */
 export function TrayProvider({ classId, children }: { classId: string; children: ReactNode }) {
   const key = `dc-tray-${classId}`;
-  const [held, setHeld] = useState(() => kept(key));
-  useEffect(() => sessionStorage.setItem(key, JSON.stringify(held)), [key, held]);
-  const value = useMemo<TrayValue>(
-    () => ({
-      ...held,
-      toggleReader: (id) => setHeld((h) => ({ ...h, readers: flip(h.readers, id) })),
-      toggleText: (id) => setHeld((h) => ({ ...h, texts: flip(h.texts, id) })),
-      pickReaders: (ids, on) =>
-        setHeld((h) => ({
-          ...h,
-          readers: on
-            ? [...h.readers, ...ids.filter((id) => !h.readers.includes(id))]
-            : h.readers.filter((id) => !ids.includes(id)),
-        })),
+  const [now, setHeld] = useState(() => kept(key));
+  useEffect(() => sessionStorage.setItem(key, JSON.stringify(now)), [key, now]);
+  const value = useMemo<TrayValue>(() => {
+    const here = () => ({ at: Date.now(), on: location.pathname });
+    const toggle = (list: 'readers' | 'texts', id: string) =>
+      setHeld((h) => held(h, list, [id], !h[list].includes(id), here()));
+    return {
+      ...now,
+      toggleReader: (id) => toggle('readers', id),
+      toggleText: (id) => toggle('texts', id),
+      pickReaders: (ids, on) => setHeld((h) => held(h, 'readers', ids, on, here())),
       empty: () => setHeld(nothing),
-    }),
-    [held],
-  );
+    };
+  }, [now]);
   return <TrayContext value={value}>{children}</TrayContext>;
 }
 

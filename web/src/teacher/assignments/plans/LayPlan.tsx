@@ -8,6 +8,7 @@ import { taskWords } from '../../../shared/taskKinds';
 import { t } from '../../../shared/words';
 import { Button } from '../../../ui/Button';
 import { DateField } from '../../../ui/DateField';
+import { Checkbox } from '../../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../../ui/Dialog';
 import { ErrorText, FieldRow } from '../../../ui/Field';
 import { Select } from '../../../ui/Select';
@@ -80,6 +81,7 @@ function Laying({
   const [who, setWho] = useState(() => whomFirst(these));
   const readers = useMemo(() => readersOf(who, data, these), [who, data, these]);
   const [from, setFrom] = useState(() => addDays(mondayOf(data.today), 7));
+  const [oneByOne, setOneByOne] = useState(false);
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const readerIds = readers.map((r) => r.id);
@@ -98,7 +100,7 @@ function Laying({
   const use = async (draft: boolean) => {
     setBusy(true);
     try {
-      await tell(lay(plan.id, plan.items.length, { revision: plan.revision, readerIds, from, draft }));
+      await tell(lay(plan.id, plan.items.length, { revision: plan.revision, readerIds, from, draft, oneByOne }));
       close();
     } catch (problem) {
       setError(problem);
@@ -120,6 +122,11 @@ function Laying({
         <DateField label={t('First week')} error={fieldOf(error, 'from')} value={from} set={setFrom} />
       </FieldRow>
       <p className="text-soft">{orderSaid(plan)}.</p>
+      <p>
+        <Checkbox checked={oneByOne} set={setOneByOne}>
+          {t('One after another: each opens when the one before is handed in')}
+        </Checkbox>
+      </p>
       <div
         className="border-ink max-h-80 overflow-auto border"
         tabIndex={0}

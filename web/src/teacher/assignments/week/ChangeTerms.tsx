@@ -1,6 +1,7 @@
 import { useFields } from '../../../shared/forms';
 import { t } from '../../../shared/words';
 import type { Api } from '../../../shared/api';
+import { Checkbox } from '../../../ui/Checkbox';
 import { Dialog } from '../../../ui/Dialog';
 import { FieldRow } from '../../../ui/Field';
 import { Form, FormFoot } from '../../../ui/Form';
@@ -52,6 +53,13 @@ export function ChangeTerms({
           <DateField label={t('Closes after')} {...form.field('closesOn')} />
           <Select label={t('Where')} {...form.field('place')} options={placeOptions()} />
         </FieldRow>
+        {a.textId && (
+          <p>
+            <Checkbox checked={form.values.mayChange} set={form.field('mayChange').set}>
+              {t('Readers may change to another version within reach')}
+            </Checkbox>
+          </p>
+        )}
         <TextField label={t('Heading for readers')} hint={t('Optional')} {...form.field('heading')} />
         <TextArea label={t('Directions for readers')} rows={3} {...form.field('directions')} />
         <TextArea label={t('Note for colleagues')} rows={2} {...form.field('note')} />

@@ -13,6 +13,7 @@ import { Flag } from '../../../ui/Shapes';
 import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
 import { daysOfWeek, type Plate } from './weekLayout';
 import { rowName } from '../rows';
+import { ShareButton } from '../stream/ShareButton';
 import { unusual } from '../terms';
 import { ChangeTerms } from './ChangeTerms';
 import { Figures, FitWords, Progress } from './PlateCard';
@@ -207,6 +208,7 @@ function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d:
           {t('Copy link')}
         </Button>
       )}
+      {!a.draft && <ShareButton classId={classId} assignmentId={a.id} />}
       {!a.draft && (
         <Button asChild>
           <Link to={`/class/${classId}/assignments/${a.id}`}>{t('Open')}</Link>

@@ -1,4 +1,4 @@
-import { CalendarPlus, Copy, PaperPlaneTilt } from '@phosphor-icons/react';
+import { CalendarPlus, Copy, PaperPlaneTilt, ShareNetwork } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import { addDays } from '../../../shared/days';
@@ -13,6 +13,7 @@ import { Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
 import { LayPlan } from '../plans/LayPlan';
 import { SavePlan } from '../plans/SavePlan';
+import { StreamDialog } from '../stream/StreamDialog';
 import { TaskDialog } from '../TaskDialog';
 import { useWeekShown, WeekSteps } from '../WeekSteps';
 import { daysOfWeek } from './weekLayout';
@@ -28,6 +29,7 @@ import { WeekKey } from './WeekKey';
 export default function Week() {
   const { data } = useOutletContext<Place>();
   const [feed, setFeed] = useState(false);
+  const [stream, setStream] = useState(false);
   const shown = useWeekShown();
   const { monday } = shown;
   const days = useWeek(data.id, monday, addDays(monday, 2 * daysOfWeek - 1));
@@ -47,9 +49,13 @@ export default function Week() {
             <IconButton label={t('Due days in a calendar program')} onClick={() => setFeed(true)}>
               <CalendarPlus size={20} aria-hidden />
             </IconButton>
+            <IconButton label={t('Class stream')} onClick={() => setStream(true)}>
+              <ShareNetwork size={20} aria-hidden />
+            </IconButton>
             <Deeds data={days.data} classId={data.id} monday={monday} />
           </>
         )}
+        {stream && <StreamDialog classId={data.id} close={() => setStream(false)} />}
         {feed && <CalendarDialog data={data} close={() => setFeed(false)} />}
       </PageHead>
       <Show query={days}>{(d) => <Planned d={d} monday={monday} />}</Show>

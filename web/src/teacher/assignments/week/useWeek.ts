@@ -82,7 +82,7 @@ export function usePlan(classId: string) {
     lay: (
       planId: string,
       tasks: number,
-      to: { revision: number; readerIds: string[]; from: string; draft: boolean },
+      to: { revision: number; readerIds: string[]; from: string; draft: boolean; oneByOne: boolean },
     ): Promise<Done> =>
       ok(
         api.POST('/classes/{classId}/plans/{planId}/lay', {
@@ -113,6 +113,7 @@ export function usePlan(classId: string) {
             need: a.need,
             place: a.place,
             results: a.results,
+            mayChange: a.mayChange,
             heading: a.heading,
             directions: a.directions,
             note: a.note,

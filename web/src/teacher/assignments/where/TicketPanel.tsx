@@ -59,6 +59,7 @@ export function TicketPanel({
             {k.depth != null &&
               k.forecast != null &&
               t('version {{depth}} fm · fit {{fit}}', { depth: fm(k.depth), fit: percent(k.forecast) })}
+            {k.givenDepth != null && ` · ${t('chosen by reader, {{depth}} fm given', { depth: fm(k.givenDepth) })}`}
           </p>
         </>
       }
