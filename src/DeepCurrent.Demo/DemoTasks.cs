@@ -16,7 +16,13 @@ namespace DeepCurrent.Demo;
 
 /// <summary>Work without a text, and what is kept to be given again: a word list, a written answer, a link, a
 /// plan.</summary>
-internal sealed class DemoTasks(ChangeStore changes, ReplyStore replies, PlanStore plans, WordListStore lists)
+internal sealed class DemoTasks(
+    ChangeStore changes,
+    TicketStore tickets,
+    ReplyStore replies,
+    PlanStore plans,
+    WordListStore lists
+)
 {
     private static readonly ListedWord[] Words =
     [
@@ -62,6 +68,7 @@ internal sealed class DemoTasks(ChangeStore changes, ReplyStore replies, PlanSto
         foreach (var (ticket, i) in written.SkipLast(LeftOpen).Select((k, i) => (k, i)))
         {
             var at = week.AddDays(1).AddMinutes(17 * i);
+            await tickets.Open(ticket.Id, classId, TicketState.Waiting, at, at);
             await replies.Keep(ticket.Id, ticket.ReaderId, Answers[i % Answers.Length], [], at, at);
             await replies.HandIn(ticket.Id, ticket.ReaderId, at.AddMinutes(6), at.AddMinutes(6));
             if (i >= written.Count - LeftOpen - LeftToMark)
@@ -71,7 +78,7 @@ internal sealed class DemoTasks(ChangeStore changes, ReplyStore replies, PlanSto
         }
         var practised = await Assign(
             TaskKind.Words,
-            new("Harbour words", Words: Words, AtOnce: 3),
+            new("Estuary words", Words: Words, AtOnce: 3),
             people,
             new(monday, monday.AddDays(4)),
             now.AddHours(-1)
@@ -83,6 +90,7 @@ internal sealed class DemoTasks(ChangeStore changes, ReplyStore replies, PlanSto
                 .. Enumerable.Range(0, Words.Length - i % 2).Select(w => new PractisedWord(w, 1 + (w + i) % 2, true)),
             ];
             var at = now.AddMinutes(-40 + i);
+            await tickets.Open(ticket.Id, classId, TicketState.Waiting, at, at);
             await replies.Keep(ticket.Id, ticket.ReaderId, "", known, at, at);
             if (known.Length == Words.Length)
                 await replies.HandIn(ticket.Id, ticket.ReaderId, at, at);
@@ -97,7 +105,7 @@ internal sealed class DemoTasks(ChangeStore changes, ReplyStore replies, PlanSto
             DateTimeOffset at
         )
         {
-            var tickets = readers.Select(r => new NewTicket(TicketId.New(), r.Id, null, null)).ToList();
+            var given = readers.Select(r => new NewTicket(TicketId.New(), r.Id, null, null)).ToList();
             var assignment = new NewAssignment
             {
                 Id = AssignmentId.New(),
@@ -107,17 +115,17 @@ internal sealed class DemoTasks(ChangeStore changes, ReplyStore replies, PlanSto
                 Terms = terms.Moved(0, year.Calendar),
                 Task = new(TaskId.New(), null, 1, false, Kind: kind, Content: content),
                 Aims = [new(classId)],
-                Tickets = tickets,
+                Tickets = given,
             };
             await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Assigned, async (c, t) =>
             {
                 await AssignmentWriter.Add(c, t, assignment, year.Clock.DayOf(at));
                 return new(
                     new { assignmentIds = new[] { assignment.Id } },
-                    $"Assigned {content.Title} to {tickets.Count:count} readers"
+                    $"Assigned {content.Title} to {given.Count:count} readers"
                 );
             });
-            return tickets;
+            return given;
         }
     }
 
@@ -125,11 +133,11 @@ internal sealed class DemoTasks(ChangeStore changes, ReplyStore replies, PlanSto
     public async Task Keep(Adult lead, IReadOnlyList<SimulatedText> library, DateTimeOffset at)
     {
         var list = new WordListId(Guid.CreateVersion7());
-        await lists.Keep(list, lead.SchoolId, lead.Id, "Harbour words", mine: false, Words, 0, at);
+        await lists.Keep(list, lead.SchoolId, lead.Id, "Estuary words", mine: false, Words, 0, at);
         var texts = library.OrderBy(t => t.Row.Title, StringComparer.Ordinal).Take(4).ToList();
         var items = texts
             .Select((text, i) => Item(i / 2, 2 * (i % 2), TaskKind.Text, text.Row.Title, text.Row.Id, null))
-            .Append(Item(0, 4, TaskKind.Words, "Harbour words", null, new("Harbour words", Words: Words, List: list)))
+            .Append(Item(0, 4, TaskKind.Words, "Estuary words", null, new("Estuary words", Words: Words, List: list)))
             .Append(
                 Item(
                     1,

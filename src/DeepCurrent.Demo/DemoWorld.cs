@@ -80,7 +80,7 @@ public sealed class DemoWorld(
     private readonly Random random = new(Seed);
     private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
     private readonly DemoPlans plans = new(changes);
-    private readonly DemoTasks tasks = new(changes, replies, savedPlans, lists);
+    private readonly DemoTasks tasks = new(changes, tickets, replies, savedPlans, lists);
     private ClassId tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 

@@ -72,7 +72,6 @@ export function HowFields({ of: { how, setHow, error }, today, classId, tries }:
         placeholder={t('Optional')}
         set={(directions) => setHow({ directions })}
       />
-      <ShareField of={{ how, setHow }} classId={classId} />
       <FieldRow>
         <TextField
           label={t('Heading for readers')}
@@ -91,6 +90,7 @@ export function HowFields({ of: { how, setHow, error }, today, classId, tries }:
           set={(note) => setHow({ note })}
         />
       </FieldRow>
+      <ShareField of={{ how, setHow }} classId={classId} />
     </>
   );
 }

@@ -123,7 +123,16 @@ function forgottenSaid(tray: ReturnType<typeof useTray>, readers: ReaderRow[], t
     ...texts.map((x) => [x.id, x.title] as const),
   ]);
   const said = (ids: string[]) => ids.map((id) => names.get(id)).join(', ');
-  const of = forgotten([...names.keys()], tray.picks, Date.now());
+  const now = Date.now();
+  // Readers and texts are picked up on pages of their own.
+  const those = [readers, texts].map((list) =>
+    forgotten(
+      list.map((x) => x.id),
+      tray.picks,
+      now,
+    ),
+  );
+  const of = { old: those.flatMap((x) => x.old), elsewhere: those.flatMap((x) => x.elsewhere) };
   return [
     ...(of.old.length > 0 ? [t('In the tray for a long time: {{names}}.', { names: said(of.old) })] : []),
     ...(of.elsewhere.length > 0 ? [t('Added on another page: {{names}}.', { names: said(of.elsewhere) })] : []),

@@ -111,7 +111,7 @@ function Row({ of: c, days, week }: { of: ClassRow; days: readonly string[]; wee
             {c.plates
               .filter((p) => dayOfPlate(p, days) === d)
               .map((p) => (
-                <Plate key={p.assignment.id} of={p} to={to} week={week} />
+                <Plate key={p.assignment.id} of={p} day={d} to={to} week={week} />
               ))}
           </ul>
         </Td>
@@ -127,7 +127,7 @@ function Row({ of: c, days, week }: { of: ClassRow; days: readonly string[]; wee
 }
 
 /** A title, and how many of its readers have handed it in. */
-function Plate({ of: p, to, week }: { of: ClassPlate; to: string; week: string }) {
+function Plate({ of: p, day, to, week }: { of: ClassPlate; day: string; to: string; week: string }) {
   const a = p.assignment;
   return (
     <li
@@ -142,6 +142,7 @@ function Plate({ of: p, to, week }: { of: ClassPlate; to: string; week: string }
       <span className="text-soft">
         {a.draft ? t('draft') : t('{{n}} of {{of}} handed in', { n: a.done, of: a.tickets })}
       </span>
+      {a.dueOn && a.dueOn !== day && <span className="text-soft"> · {t('due {{day}}', { day: dayOf(a.dueOn) })}</span>}
       {p.late > 0 && (
         <>
           {' '}

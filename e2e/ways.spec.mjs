@@ -1,0 +1,162 @@
+import { expect, test } from './world.mjs';
+import { api, assignments, axe, choose, classOf, place, reader, starting, teacher } from './people.mjs';
+
+/** Texts that nobody of the class has had, with what is forecast of each version for each reader. */
+const fresh = async (page, many) => {
+  const classId = classOf(page);
+  const { readers } = await api(page, 'GET', `/classes/${classId}`);
+  const { rows } = await api(page, 'GET', `/library?classId=${classId}`);
+  const textIds = rows.filter((x) => x.questions > 0).map((x) => x.id);
+  const fits = [];
+  for (let i = 0; i < textIds.length; i += 20)
+    fits.push(
+      ...(await api(page, 'POST', `/classes/${classId}/fit`, {
+        readerIds: readers.map((r) => r.id),
+        textIds: textIds.slice(i, i + 20),
+      })),
+    );
+  const mateo = readers.find((r) => r.called === 'Mateo').id;
+  const before = new Set(fits.filter((f) => f.before && f.readerId === mateo).map((f) => f.textId));
+  return {
+    texts: rows.filter((x) => textIds.includes(x.id) && !before.has(x.id)).slice(0, many),
+    /** Of each text, pairs of versions that one reader can have within reach. */
+    near: rows
+      .filter((x) => !before.has(x.id) && x.questions > 0)
+      .flatMap((x) => {
+        const depths = x.versions.map((v) => v.depth).sort((one, other) => one - other);
+        const deeper = depths.find((d, i) => i > 0 && d - depths[i - 1] > 1 && d - depths[i - 1] < 12.4);
+        return deeper ? [{ title: x.title, deeper }] : [];
+      })[0],
+    mateo,
+  };
+};
+/** The simulated stream keeps what earlier runs put there. */
+const course = `Tern ${crypto.randomUUID().slice(0, 8)}`;
+
+const toTray = async (page, titles) => {
+  await place(page, 'Texts');
+  for (const title of titles) {
+    await page.getByRole('searchbox').first().fill(title);
+    await page
+      .getByRole('checkbox', { name: starting(`Add ${title}`) })
+      .or(page.getByRole('row', { name: title }).getByRole('checkbox'))
+      .first()
+      .click();
+  }
+};
+
+test('texts are given one after another, otherwise for one reader, and stand in the class stream', async ({
+  page,
+  browser,
+}) => {
+  await teacher(page);
+  await assignments(page, 'Week');
+  await page.getByRole('button', { name: 'Class stream' }).click();
+  const stream = page.getByRole('dialog', { name: 'Class stream' });
+  await stream.getByRole('button', { name: 'Connect' }).click();
+  await expect(stream.getByText('Enter the name of the course in your platform.')).toBeVisible();
+  await stream.getByRole('textbox').fill(course);
+  await axe(page, 'connecting a class stream');
+  await stream.getByRole('button', { name: 'Connect' }).click();
+  await expect(stream.getByText(`Connected with ${course}`, { exact: false })).toBeVisible();
+  await stream.getByRole('button', { name: 'Done' }).click();
+
+  const { texts } = await fresh(page, 2);
+  const titles = texts.map((x) => x.title);
+  await toTray(page, titles);
+  await place(page, 'Readers');
+  for (const name of ['Mateo', 'Wren'])
+    await page
+      .getByRole('row', { name: starting(name) })
+      .or(page.getByRole('row', { name }))
+      .first()
+      .getByRole('checkbox')
+      .click();
+  await page
+    .getByRole('region', { name: 'Tray' })
+    .getByRole('button', { name: /^Assign to/ })
+    .click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('checkbox', { name: /^One after another/ }).click();
+  await dialog.getByRole('button', { name: 'Different for some…' }).click();
+  await choose(dialog.getByRole('combobox', { name: 'Different for' }), 'Mateo');
+  await choose(dialog.getByRole('combobox', { name: 'Tries', exact: true }), '1');
+  await dialog.getByRole('checkbox', { name: /^Share to class stream/ }).click();
+  await axe(page, 'assigning otherwise for some');
+  await dialog.getByRole('button', { name: /^Assign to \d+ readers$/ }).click();
+  await expect(dialog).toBeHidden();
+
+  const context = await browser.newContext();
+  const mateo = await context.newPage();
+  await reader(mateo);
+  const mine = await api(mateo, 'GET', '/my/tickets');
+  const open = mine.filter((k) => titles.includes(k.title));
+  expect(open).toHaveLength(1);
+  expect((await api(mateo, 'GET', `/my/tickets/${open[0].id}`)).attempts).toBe(1);
+
+  const outside = await context.newPage();
+  await expect(async () => {
+    await outside.goto(`${process.env.ClassStream__Address}/${encodeURIComponent(course)}`);
+    await expect(outside.getByRole('link', { name: titles[0] })).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await outside.getByRole('link', { name: open[0].title }).click();
+  await expect(outside).toHaveURL(/\/text\//);
+  await expect(outside.getByRole('heading', { name: open[0].title })).toBeVisible();
+  await context.close();
+
+  await page.goto(`/pick?course=${encodeURIComponent(course)}`);
+  await expect(page).toHaveURL(/\/texts$/);
+  await page.goto(`/pick?course=None`);
+  await expect(page.getByText('No class of yours has this stream')).toBeVisible();
+});
+
+test('a reader takes a harder or easier version within reach, and the teacher sees both', async ({ page, browser }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  const { near, mateo: id } = await fresh(page, 1);
+  // The shallower one is a little easy then, the deeper one a little hard.
+  await api(page, 'PUT', `/classes/${classOf(page)}/readers/${id}/level`, {
+    id: crypto.randomUUID(),
+    level: `${(near.deeper - 4.9).toFixed(1)} fm`,
+    reason: 'To read between two versions',
+  });
+  await page.reload();
+  await toTray(page, [near.title]);
+  await place(page, 'Readers');
+  await page.getByRole('row', { name: 'Mateo' }).first().getByRole('checkbox').click();
+  await page
+    .getByRole('region', { name: 'Tray' })
+    .getByRole('button', { name: /^Assign to/ })
+    .click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('checkbox', { name: 'Readers may change to another version within reach' }).click();
+  await dialog.getByRole('button', { name: /^Assign to/ }).click();
+  await expect(dialog).toBeHidden();
+
+  const context = await browser.newContext();
+  const mateo = await context.newPage();
+  await reader(mateo);
+  await mateo.getByRole('link', { name: near.title }).first().click();
+  const other = mateo.getByRole('button', { name: /^(Easier|Harder) version$/ });
+  const name = await other.textContent();
+  await axe(mateo, 'a text with another version');
+  await other.click();
+  await expect(
+    mateo.getByRole('button', { name: name === 'Easier version' ? 'Harder version' : 'Easier version' }),
+  ).toBeVisible();
+  await context.close();
+
+  await assignments(page, 'Who is where');
+  await page.getByRole('button', { name: starting(`Mateo, ${near.title}`) }).click();
+  await expect(page.getByText(/chosen by reader, [\d.]+ fm given/)).toBeVisible();
+});
+
+test('a teacher sees her classes side by side, and goes on from any of them', async ({ page }) => {
+  await teacher(page);
+  await assignments(page, 'My classes');
+  const row = page.getByRole('row', { name: starting('6 Heron') });
+  await expect(row.getByRole('link', { name: 'Estuary words' })).toBeVisible();
+  await axe(page, 'classes side by side');
+  await row.getByRole('link', { name: 'Estuary words' }).click();
+  await expect(page.getByRole('heading', { name: 'Estuary words' })).toBeVisible();
+});
