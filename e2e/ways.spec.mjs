@@ -160,3 +160,75 @@ test('a teacher sees her classes side by side, and goes on from any of them', as
   await row.getByRole('link', { name: 'Estuary words' }).click();
   await expect(page.getByRole('heading', { name: 'Estuary words' })).toBeVisible();
 });
+
+const pdf = `%PDF-1.4
+1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj
+2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj
+3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 300 200]>>endobj
+trailer<</Root 1 0 R>>
+%%EOF
+`;
+
+test('a paper goes with an assignment, a reader draws on a copy, and the teacher sees it', async ({
+  page,
+  browser,
+}) => {
+  const title = 'The Mill That Waits';
+  await teacher(page);
+  await assignments(page, 'Week');
+  await page.getByRole('button', { name: starting(`${title} from`) }).click();
+  const add = async (name, mimeType, content) => {
+    await page
+      .getByRole('complementary')
+      .locator('input[type=file]')
+      .setInputFiles({ name, mimeType, buffer: Buffer.from(content) });
+    await page.getByRole('dialog').getByRole('button', { name: 'Add paper' }).click();
+  };
+  await add('Notes.txt', 'text/plain', 'no paper');
+  const dialog = page.getByRole('dialog', { name: 'Add paper' });
+  await expect(dialog.getByText('Choose a PDF, PNG or JPEG file.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await page
+    .getByRole('complementary')
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'Map of the mill.pdf', mimeType: 'application/pdf', buffer: Buffer.from(pdf) });
+  await dialog.getByRole('checkbox', { name: 'Each reader writes and draws on a copy' }).click();
+  await axe(page, 'adding a paper');
+  await dialog.getByRole('button', { name: 'Add paper' }).click();
+  await expect(page.getByRole('complementary').getByRole('link', { name: 'Map of the mill' })).toBeVisible();
+
+  const context = await browser.newContext();
+  const mateo = await context.newPage();
+  await reader(mateo);
+  await mateo.getByRole('link', { name: title }).first().click();
+  await mateo.getByRole('link', { name: 'Papers' }).click();
+  const sheet = mateo.getByRole('img', { name: 'Map of the mill, page 1' });
+  await expect(sheet).toBeVisible();
+  await axe(mateo, 'a paper to draw on');
+  const box = await sheet.boundingBox();
+  const kept = mateo.waitForResponse((r) => r.url().endsWith('/strokes') && r.ok());
+  await mateo.mouse.move(box.x + 40, box.y + 40);
+  await mateo.mouse.down();
+  await mateo.mouse.move(box.x + 160, box.y + 90, { steps: 6 });
+  await mateo.mouse.up();
+  const drawn = (where) => where.getByRole('img', { name: '1 stroke drawn on it' });
+  await expect(drawn(mateo)).toBeVisible();
+  await kept;
+  await mateo.reload();
+  await expect(drawn(mateo)).toBeVisible();
+  await mateo.getByRole('button', { name: 'Undo' }).click();
+  await expect(mateo.getByRole('img', { name: '0 strokes drawn on it' })).toBeVisible();
+  await mateo.mouse.move(box.x + 60, box.y + 60);
+  await mateo.mouse.down();
+  await mateo.mouse.move(box.x + 90, box.y + 120, { steps: 4 });
+  const again = mateo.waitForResponse((r) => r.url().endsWith('/strokes') && r.ok());
+  await mateo.mouse.up();
+  await again;
+  await context.close();
+
+  await assignments(page, 'Who is where');
+  await page.getByRole('button', { name: starting(`Mateo, ${title}`) }).click();
+  await page.getByRole('complementary').getByRole('link', { name: 'Open', exact: true }).click();
+  await expect(page.getByRole('img', { name: 'Map of the mill, page 1' })).toBeVisible();
+  await expect(drawn(page)).toBeVisible();
+});

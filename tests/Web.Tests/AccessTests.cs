@@ -117,6 +117,14 @@ public sealed class AccessTests(Harness harness)
             }
         );
         ids["planId"] = (string)plan["id"]!;
+        ids["paperId"] = Guid.NewGuid().ToString();
+        (
+            await ana.Send(
+                HttpMethod.Put,
+                $"/api/assignments/{ids["assignmentId"]}/papers/{ids["paperId"]}?name=Map",
+                "%PDF-1.4"u8.ToArray()
+            )
+        ).EnsureSuccessStatusCode();
         var tickets = (await ana.Get($"/api/assignments/{ids["assignmentId"]}"))["tickets"]!.AsArray();
         ids["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!;
         var check = Guid.NewGuid().ToString();

@@ -388,6 +388,9 @@ public sealed class Person
 
     public Task<HttpResponseMessage> Put(string path, object? body = null) => Send(HttpMethod.Put, path, body);
 
+    /// <summary>A file as it is sent.</summary>
+    public Task<byte[]> Raw(string path) => http.GetByteArrayAsync(path);
+
     public async Task<JsonNode> Get(string path) => await Json(await http.GetAsync(path));
 
     /// <summary>What a post that is taken answers.</summary>

@@ -3,6 +3,7 @@ using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Papers;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
@@ -160,8 +161,12 @@ public static class DraftEndpoints
         var made = await changes.DoIn(classId, desk, ChangeKind.Drafted, async (c, t) =>
         {
             var added = 0;
-            foreach (var draft in drafts)
-                added += await AssignmentWriter.Add(c, t, draft, today) ? 1 : 0;
+            foreach (var (draft, copy) in drafts.Zip(request.Copies))
+                if (await AssignmentWriter.Add(c, t, draft, today))
+                {
+                    added++;
+                    await PaperStore.Copy(c, t, copy.AssignmentId, draft.Id);
+                }
             return added == 0
                 ? null
                 : new(new Assigned([.. drafts.Select(d => d.Id)]), $"Copied {added:count} assignments as drafts");

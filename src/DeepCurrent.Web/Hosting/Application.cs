@@ -15,6 +15,7 @@ using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.Lists;
 using DeepCurrent.Web.Live;
 using DeepCurrent.Web.OralReading;
+using DeepCurrent.Web.Papers;
 using DeepCurrent.Web.Plans;
 using DeepCurrent.Web.Print;
 using DeepCurrent.Web.Readers;
@@ -58,6 +59,7 @@ public static class Application
         new WordListsFeature(),
         new PlansFeature(),
         new AssignmentsFeature(),
+        new PapersFeature(),
         new StreamsFeature(),
         new TicketsFeature(),
         new OralReadingFeature(),

@@ -18,6 +18,7 @@ const parts = {
   choose: () => import('./Choose'),
   check: () => import('./check/Check'),
   task: () => import('./task/Task'),
+  papers: () => import('./papers/Papers'),
 };
 const Reading = part(parts.reading);
 const Quiz = part(parts.quiz);
@@ -25,6 +26,7 @@ const Result = part(parts.result);
 const Choose = part(parts.choose);
 const Check = part(parts.check);
 const Task = part(parts.task);
+const Papers = part(parts.papers);
 
 /** The reader's side. Everything of it is one reader's: with another it begins anew. */
 export default function Reader({ session }: { session: Session }) {
@@ -53,6 +55,7 @@ function Own({ session }: { session: Session }) {
         <Route path="/text/:ticketId/quiz" element={<Quiz session={session} />} />
         <Route path="/text/:ticketId/result" element={<Result />} />
         <Route path="/check/:sittingId" element={<Check session={session} />} />
+        <Route path="/papers/:ticketId" element={<Papers />} />
         <Route path="/do/:ticketId" element={<Task session={session} />} />
         <Route path="/task/:assignmentId" element={<FromLink />} />
         <Route path="/choose" element={<Choose />} />

@@ -10,6 +10,7 @@ import { Listen } from './Listen';
 import { RecordMine } from './RecordMine';
 import { sendOpened } from './offline/outbox';
 import { OtherVersions } from './OtherVersions';
+import { PapersLink } from './papers/PapersLink';
 import { Paragraph } from './Paragraph';
 import { ListenButton } from './questions/Hear';
 import { finished, letters, useWork, type Work } from './queries';
@@ -74,6 +75,7 @@ function Pages({ work }: { work: Work }) {
       <ReaderBar>
         <ToMyReading />
         <PageTitle>{work.title}</PageTitle>
+        <PapersLink ticketId={work.id} />
         <Settings font={font} setFont={setFont} tint={tint} setTint={setTint} guide={guide} setGuide={setGuide} />
       </ReaderBar>
       <Water>

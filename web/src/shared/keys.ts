@@ -11,6 +11,7 @@ export const keys = {
     ticket: (ticketId: string) => ['my', 'ticket', ticketId] as const,
     task: (ticketId: string) => ['my', 'task', ticketId] as const,
     result: (ticketId: string) => ['my', 'result', ticketId] as const,
+    papers: (ticketId: string) => ['my', 'papers', ticketId] as const,
     choices: ['my', 'choices'] as const,
     checks: ['my', 'checks'] as const,
     check: (sittingId: string) => ['my', 'check', sittingId] as const,
@@ -83,6 +84,9 @@ export const keys = {
   places: (classId: string, from: string, to: string) => ['assignments', classId, 'places', from, to] as const,
   sideBySide: (classIds: readonly string[], from: string, to: string) =>
     ['assignments', 'side', classIds, from, to] as const,
+  papers: (assignmentId: string) => ['assignment', assignmentId, 'papers'] as const,
+  ticketPapers: (ticketId: string) => ['ticket', ticketId, 'papers'] as const,
+  paperFile: (src: string) => ['paper-file', src] as const,
   stream: (classId: string) => ['stream', classId] as const,
   streamClass: (course: string) => ['stream-class', course] as const,
   assignment: (assignmentId: string) => ['assignment', assignmentId] as const,

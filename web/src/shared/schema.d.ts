@@ -6573,6 +6573,345 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/assignments/{assignmentId}/papers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PaperRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}/papers/{paperId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: {
+          name?: string;
+          each?: boolean;
+        };
+        header?: never;
+        path: {
+          assignmentId: string;
+          paperId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/octet-stream': Blob;
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PaperRow'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/papers/{paperId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          paperId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/papers/{paperId}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          paperId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/papers/{paperId}/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          paperId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/papers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PaperCopy'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/papers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PaperCopy'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/papers/{paperId}/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          paperId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/papers/{paperId}/strokes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          paperId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StrokesRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Stroke'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/stream': {
     parameters: {
       query?: never;
@@ -6717,8 +7056,8 @@ export interface paths {
     };
     get: {
       parameters: {
-        query: {
-          course: string;
+        query?: {
+          course?: string;
         };
         header?: never;
         path?: never;
@@ -10618,6 +10957,35 @@ export interface components {
       atOnce?: null | number;
       by?: null | components['schemas']['WordPractice'];
     };
+    PaperCopy: {
+      id: components['schemas']['PaperId'];
+      name: string;
+      kind: components['schemas']['PaperKind'];
+      eachOwn: boolean;
+      strokes: components['schemas']['Stroke'][];
+    };
+    /**
+     * Format: uuid
+     * @description The id of a paper that goes with an assignment.
+     */
+    PaperId: string;
+    /**
+     * @description What kind of file a paper is.
+     * @enum {unknown}
+     */
+    PaperKind: 'Pdf' | 'Png' | 'Jpeg';
+    PaperRow: {
+      id: components['schemas']['PaperId'];
+      assignmentId: components['schemas']['AssignmentId'];
+      name: string;
+      kind: components['schemas']['PaperKind'];
+      eachOwn: boolean;
+      /** Format: int32 */
+      size: number;
+      by: null | string;
+      /** Format: date-time */
+      addedAt: string;
+    };
     /**
      * @description An adult's part in a class.
      * @enum {unknown}
@@ -10707,6 +11075,11 @@ export interface components {
       stage: number;
       example: string;
     };
+    /**
+     * @description With what something was drawn.
+     * @enum {unknown}
+     */
+    Pen: 'Fine' | 'Broad';
     PictureRequest: {
       picture: string;
     };
@@ -11734,6 +12107,30 @@ export interface components {
       linkedAt: null | string;
       linkedBy: null | string;
       shared: components['schemas']['SharedRow'][];
+    };
+    /** @description One line on a paper. */
+    Stroke: {
+      /**
+       * Format: uuid
+       * @description Made by the page.
+       */
+      id: string;
+      /**
+       * Format: int32
+       * @description From 0.
+       */
+      page: number;
+      pen: components['schemas']['Pen'];
+      /** @description Across and down in turn, each 0 to 1 of the page. */
+      points: number[];
+      /**
+       * @description It was rubbed out, and stays so.
+       * @default false
+       */
+      gone: boolean;
+    };
+    StrokesRequest: {
+      strokes: components['schemas']['Stroke'][];
     };
     SuggestedForGroup: {
       groupId: components['schemas']['GroupId'];

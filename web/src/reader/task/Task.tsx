@@ -10,6 +10,7 @@ import { Show } from '../../ui/Show';
 import { KeptNote } from '../KeptNote';
 import { handInWaits, sendOpened, useOutbox } from '../offline/outbox';
 import { finished } from '../queries';
+import { PapersLink } from '../papers/PapersLink';
 import { RefusedNote } from '../RefusedNote';
 import { ToMyReading } from '../ToMyReading';
 import { LinkTask } from './LinkTask';
@@ -33,6 +34,7 @@ export default function Task({ session }: { session: Session }) {
             <ToMyReading unfinished={!finished(k)} />
             <PageTitle>{k.title}</PageTitle>
             <KeptNote />
+            <PapersLink ticketId={k.id} />
             <span className="grow" />
             <b>{session.name}</b>
           </ReaderBar>

@@ -15,6 +15,7 @@ import type { Place } from '../frame/Frame';
 import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
 import { setAsideSentences } from '../../shared/setAside';
 import { MarkAnswer } from './MarkAnswer';
+import { PaperCopies } from './PaperCopies';
 import { TaskReply } from './TaskReply';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
@@ -84,6 +85,7 @@ export default function Ticket() {
               {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}
             </Notice>
           )}
+          <PaperCopies ticketId={x.ticket.id} />
           {x.content && <TaskReply x={x} />}
           {!x.content && (
             <div className="border-ink grid border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">

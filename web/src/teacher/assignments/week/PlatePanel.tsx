@@ -18,6 +18,7 @@ import { unusual } from '../terms';
 import { ChangeTerms } from './ChangeTerms';
 import { Figures, FitWords, Progress } from './PlateCard';
 import { SwapText } from './SwapText';
+import { Papers } from './Papers';
 import { usePlan, type WeekData } from './useWeek';
 
 /** One assignment of the week: when, what is said with it, who has which version, and what can be done with it. */
@@ -86,6 +87,7 @@ export function PlatePanel({
         {a.note && <Said name={t('Note for colleagues')}>{a.note}</Said>}
       </SheetPart>
       {a.draft ? <DraftReaders plate={plate} classId={classId} /> : <Versions plate={plate} classId={classId} />}
+      <Papers assignmentId={a.id} may={d.mayAssign} />
       {d.mayAssign && <Deeds plate={plate} classId={classId} d={d} close={close} />}
     </Sheet>
   );

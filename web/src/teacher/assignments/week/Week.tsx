@@ -1,6 +1,6 @@
 import { CalendarPlus, Copy, PaperPlaneTilt, ShareNetwork } from '@phosphor-icons/react';
 import { useState } from 'react';
-import { useOutletContext } from 'react-router';
+import { useNavigate, useOutletContext } from 'react-router';
 import { addDays } from '../../../shared/days';
 import { shortDay } from '../../../shared/format';
 import { t } from '../../../shared/words';
@@ -73,6 +73,7 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
   const [adding, setAdding] = useState(false);
   const [planning, setPlanning] = useState<'use' | 'save' | null>(null);
   const { data: room } = useOutletContext<Place>();
+  const navigate = useNavigate();
   const next = addDays(monday, daysOfWeek);
   const here = inWeek(data, monday);
   const planned = [...here, ...inWeek(data, next)];
@@ -83,6 +84,7 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
         <MenuItem onSelect={() => setSuggesting(true)}>{t('Suggested texts…')}</MenuItem>
         <MenuItem onSelect={() => setAdding(true)}>{t('Task without text…')}</MenuItem>
         <MenuItem onSelect={() => setPlanning('use')}>{t('Plan…')}</MenuItem>
+        <MenuItem onSelect={() => void navigate('checks/new')}>{t('Level check…')}</MenuItem>
         <MenuLine />
         <MenuItem disabled={planned.length === 0} onSelect={() => setPlanning('save')}>
           {t('Save weeks as plan…')}

@@ -7,6 +7,7 @@ import { t } from '../../../shared/words';
 import { useClass } from '../../classQueries';
 import { useTray } from '../../tray/useTray';
 import { waterOf } from '../rows';
+import { CheckRows } from './CheckRows';
 import { PlateCard } from './PlateCard';
 import { useMoves } from './useMoves';
 import { usePlan, type Plan, type WeekData } from './useWeek';
@@ -49,6 +50,7 @@ export function WeekGrid({
     >
       <div className="min-w-220">
         <WeekHead d={d} first={first} broad={broad} widen={setBroad} headWidth={headWidth} />
+        <CheckRows classId={classId} days={d.days.map((x) => x.day)} headWidth={headWidth} />
         {rows.map((row, r) => {
           const { laid, lanes } = lay(
             d.plates.filter((p) => sameRow(p.row, row.row)),

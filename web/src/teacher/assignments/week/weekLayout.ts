@@ -24,6 +24,14 @@ export interface Laid {
 
 export const sameRow = (a: Row, b: Row) => a.kind === b.kind && (a.groupId ?? null) === (b.groupId ?? null);
 
+/** Which of the days that are shown something lies on, counted from 0; null where on none of them. */
+export function spanOf(first: string, last: string, days: readonly string[]): { from: number; to: number } | null {
+  const from = days.findIndex((day) => day >= first);
+  const to = days.findLastIndex((day) => day <= last);
+  // Of a weekend only, it stands on the day after.
+  return from < 0 || to < 0 ? null : { from, to: Math.max(from, to) };
+}
+
 /**
  * Lays plates into lanes: from the day one becomes visible to the day it is due, each as high as there is room. What
  * began before or ends after the days that are shown is cut there; what lies in none of them is left out.
@@ -34,12 +42,9 @@ export function lay(plates: readonly Plate[], days: readonly string[]): { laid: 
   const ends: number[] = [];
   for (const plate of plates) {
     const { visibleFrom, dueOn, closesOn } = plate.assignment;
-    const last = dueOn ?? visibleFrom;
-    const from = days.findIndex((day) => day >= visibleFrom);
-    const to = days.findLastIndex((day) => day <= last);
-    if (from < 0 || to < 0) continue;
-    // Of a weekend only, it stands on the day after.
-    const end = Math.max(from, to);
+    const span = spanOf(visibleFrom, dueOn ?? visibleFrom, days);
+    if (!span) continue;
+    const { from, to: end } = span;
     const shut = closesOn === null ? -1 : days.findLastIndex((day) => day <= closesOn);
     const free = ends.findIndex((until) => until < from);
     const lane = free < 0 ? ends.length : free;

@@ -7,6 +7,7 @@ import { ListPage, PageHead } from '../../../ui/Page';
 import { Empty, Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
 import { useWeekShown, WeekSteps } from '../WeekSteps';
+import { ChecksNow } from './ChecksNow';
 import { FilterWords } from './FilterWords';
 import { matches, type Filter, type PlacesData } from './places';
 import { PlacesTable } from './PlacesTable';
@@ -22,12 +23,12 @@ export default function WhoIsWhere() {
   const places = useQuery({ ...placesOfWeek(data.id, monday), placeholderData: keepPreviousData });
   return (
     <ListPage>
-      <Show query={places}>{(d) => <Shown key={monday} d={d} steps={<WeekSteps {...shown} />} />}</Show>
+      <Show query={places}>{(d) => <Shown key={monday} d={d} monday={monday} steps={<WeekSteps {...shown} />} />}</Show>
     </ListPage>
   );
 }
 
-function Shown({ d, steps }: { d: PlacesData; steps: ReactNode }) {
+function Shown({ d, monday, steps }: { d: PlacesData; monday: string; steps: ReactNode }) {
   const { data } = useOutletContext<ClassPlace>();
   const [filter, setFilter] = useState<Filter | null>(null);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
@@ -59,6 +60,7 @@ function Shown({ d, steps }: { d: PlacesData; steps: ReactNode }) {
         </Empty>
       ) : (
         <>
+          <ChecksNow classId={data.id} monday={monday} />
           <FilterWords d={d} those={those} filter={filter} pick={pick} />
           <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:has-[aside]:grid-cols-[minmax(0,1fr)_310px]">
             <PlacesTable d={d} data={data} picked={picked} setPicked={pickThese} focused={focused} focus={setFocused} />

@@ -1,0 +1,229 @@
+using Dapper;
+using DeepCurrent.Core.Papers;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Tickets;
+using Npgsql;
+
+namespace DeepCurrent.Data.Papers;
+
+/// <param name="EachOwn">Each reader writes and draws on a copy of their own.</param>
+/// <param name="Size">Bytes.</param>
+public sealed record PaperRow(
+    PaperId Id,
+    AssignmentId AssignmentId,
+    string Name,
+    PaperKind Kind,
+    bool EachOwn,
+    int Size,
+    string? By,
+    DateTimeOffset AddedAt
+);
+
+/// <summary>A paper as a reader has it.</summary>
+public sealed record PaperCopy(PaperId Id, string Name, PaperKind Kind, bool EachOwn, IReadOnlyList<Stroke> Strokes);
+
+public sealed record NewPaper(
+    PaperId Id,
+    SchoolId SchoolId,
+    AssignmentId AssignmentId,
+    string Name,
+    PaperKind Kind,
+    byte[] Bytes,
+    bool EachOwn,
+    AdultId AddedBy,
+    DateTimeOffset AddedAt
+);
+
+/// <summary>A paper's file.</summary>
+public sealed record PaperFile(PaperKind Kind, byte[] Bytes);
+
+/// <summary>Papers that go with assignments, and readers' copies of them.</summary>
+public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
+{
+    private const string RowSql = """
+        select p.id, p.assignment_id, p.name, p.kind, p.each_own, length(p.bytes) as size, a.name as "by", p.added_at
+        from paper p left join adult a on a.id = p.added_by
+        """;
+
+    public Task<IReadOnlyList<PaperRow>> Of(AssignmentId assignmentId, SchoolId schoolId) =>
+        db.All<PaperRow>(
+            $"""
+            {RowSql}
+            where p.assignment_id = @assignmentId and p.school_id = @schoolId and p.removed_at is null
+            order by p.added_at, p.id
+            limit 50
+            """,
+            new { assignmentId, schoolId }
+        );
+
+    /// <summary>A paper of a school, also one that was removed; null if it is not in that school.</summary>
+    public Task<PaperRow?> Find(PaperId id, SchoolId schoolId) =>
+        db.One<PaperRow>($"{RowSql} where p.id = @id and p.school_id = @schoolId", new { id, schoolId });
+
+    /// <summary>Adds a paper; the same once more changes nothing.</summary>
+    public Task Add(NewPaper paper) =>
+        db.Run(
+            """
+            insert into paper (id, school_id, assignment_id, name, kind, bytes, each_own, added_by, added_at)
+            values (@Id, @SchoolId, @AssignmentId, @Name, @kind, @Bytes, @EachOwn, @AddedBy, @AddedAt)
+            on conflict (id) do nothing
+            """,
+            new
+            {
+                paper.Id,
+                paper.SchoolId,
+                paper.AssignmentId,
+                paper.Name,
+                kind = paper.Kind.ToString(),
+                paper.Bytes,
+                paper.EachOwn,
+                paper.AddedBy,
+                paper.AddedAt,
+            }
+        );
+
+    /// <summary>Removes a paper, or restores it; what readers drew on it is kept.</summary>
+    /// <param name="at">When it was removed; null restores it.</param>
+    public Task SetRemoved(PaperId id, DateTimeOffset? at) =>
+        db.Run("update paper set removed_at = @at where id = @id", new { id, at });
+
+    /// <summary>The papers of an assignment go with its copy, too.</summary>
+    public static Task Copy(NpgsqlConnection c, NpgsqlTransaction t, AssignmentId from, AssignmentId to) =>
+        c.ExecuteAsync(
+            """
+            insert into paper (id, school_id, assignment_id, name, kind, bytes, each_own, added_by, added_at)
+            select gen_random_uuid(), school_id, @to, name, kind, bytes, each_own, added_by, added_at
+            from paper
+            where assignment_id = @from and removed_at is null
+            """,
+            new { from, to },
+            t
+        );
+
+    public Task<PaperFile?> File(PaperId id) =>
+        db.One<PaperFile>("select kind, bytes from paper where id = @id and removed_at is null", new { id });
+
+    private sealed record Flat(PaperId Id, string Name, PaperKind Kind, bool EachOwn, string Strokes)
+    {
+        public PaperCopy Copy() => new(Id, Name, Kind, EachOwn, Database.FromJson<List<Stroke>>(Strokes));
+    }
+
+    /// <summary>The papers that go with a ticket, with what its reader drew in this round.</summary>
+    public async Task<IReadOnlyList<PaperCopy>> Copies(TicketId ticketId) =>
+        [
+            .. (
+                await db.All<Flat>(
+                    """
+                    select p.id, p.name, p.kind, p.each_own, coalesce(m.strokes, '[]')::text as strokes
+                    from ticket k
+                      join paper p on p.assignment_id = k.assignment_id
+                      left join paper_copy m on m.paper_id = p.id and m.ticket_id = k.id and m.round = k.round
+                    where k.id = @ticketId and p.removed_at is null
+                    order by p.added_at, p.id
+                    limit 50
+                    """,
+                    new { ticketId }
+                )
+            ).Select(f => f.Copy()),
+        ];
+
+    /// <summary>Whether a reader sees a ticket, which is their own.</summary>
+    public async Task<bool> Sees(ReaderId readerId, TicketId ticketId) =>
+        await db.Value<bool?>(
+            $"select true from ticket where id = @ticketId and reader_id = @readerId and state in ({TicketStates.Seen})",
+            new { readerId, ticketId }
+        ) == true;
+
+    /// <summary>Whether a reader sees a paper: it goes with a ticket of theirs that they see.</summary>
+    public async Task<bool> Has(ReaderId readerId, TicketId ticketId, PaperId id) =>
+        await db.Value<bool?>(
+            $"""
+            select true
+            from ticket k join paper p on p.assignment_id = k.assignment_id
+            where k.id = @ticketId
+              and k.reader_id = @readerId
+              and p.id = @id
+              and p.removed_at is null
+              and k.state in ({TicketStates.Seen})
+            """,
+            new
+            {
+                readerId,
+                ticketId,
+                id,
+            }
+        ) == true;
+
+    private sealed record Open(ClassId ClassId, TicketState State, int Round);
+
+    /// <summary>Keeps what a reader drew, joined with what is there; safe to send twice.</summary>
+    /// <returns>All of it; null where nothing can be drawn any more.</returns>
+    public async Task<IReadOnlyList<Stroke>?> Draw(
+        TicketId ticketId,
+        ReaderId readerId,
+        PaperId paperId,
+        IReadOnlyList<Stroke> strokes,
+        DateTimeOffset at
+    )
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var open = await c.QuerySingleOrDefaultAsync<Open>(
+            """
+            select k.class_id, k.state, k.round
+            from ticket k join paper p on p.assignment_id = k.assignment_id
+            where k.id = @ticketId
+              and k.reader_id = @readerId
+              and p.id = @paperId
+              and p.each_own
+              and p.removed_at is null
+            for update of k
+            """,
+            new
+            {
+                ticketId,
+                readerId,
+                paperId,
+            },
+            t
+        );
+        if (open is null || !TicketLife.Open(open.State))
+            return null;
+        var key = new
+        {
+            ticketId,
+            paperId,
+            open.Round,
+        };
+        var before = await c.ExecuteScalarAsync<string?>(
+            """
+            select strokes::text
+            from paper_copy
+            where ticket_id = @ticketId and paper_id = @paperId and round = @Round
+            """,
+            key,
+            t
+        );
+        var all = Paper.Joined(before is null ? [] : Database.FromJson<List<Stroke>>(before), strokes);
+        await c.ExecuteAsync(
+            """
+            insert into paper_copy (ticket_id, paper_id, round, strokes, at)
+            values (@ticketId, @paperId, @Round, @strokes::jsonb, @at)
+            on conflict (ticket_id, paper_id, round) do update set strokes = excluded.strokes, at = excluded.at
+            """,
+            new
+            {
+                ticketId,
+                paperId,
+                open.Round,
+                strokes = Database.ToJson(all),
+                at,
+            },
+            t
+        );
+        await t.CommitAsync();
+        notices.Changed(open.ClassId);
+        return all;
+    }
+}

@@ -1,0 +1,26 @@
+import worker from 'pdfjs-dist/legacy/build/pdf.worker.min.mjs?url';
+
+/** The pages of a PDF as pictures, one after another. What a PDF would run is never run. */
+export async function pagesOf(file: ArrayBuffer, width: number, page: (picture: Blob, ratio: number) => void) {
+  const { getDocument, GlobalWorkerOptions } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  GlobalWorkerOptions.workerSrc = worker;
+  const loading = getDocument({ data: file, enableXfa: false });
+  const pdf = await loading.promise;
+  try {
+    for (let i = 1; i <= Math.min(pdf.numPages, mostPages); i++) {
+      const one = await pdf.getPage(i);
+      const natural = one.getViewport({ scale: 1 });
+      const viewport = one.getViewport({ scale: width / natural.width });
+      const canvas = document.createElement('canvas');
+      canvas.width = Math.round(viewport.width);
+      canvas.height = Math.round(viewport.height);
+      await one.render({ canvas, viewport }).promise;
+      const picture = await new Promise<Blob | null>((done) => canvas.toBlob(done));
+      if (picture) page(picture, canvas.height / canvas.width);
+    }
+  } finally {
+    await loading.destroy();
+  }
+}
+
+const mostPages = 40;
