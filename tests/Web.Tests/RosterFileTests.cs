@@ -44,23 +44,18 @@ public sealed class RosterFileTests(Harness harness)
             )
         );
 
-    private static async Task<JsonNode> Until(Person lead, string id, params string[] states)
-    {
-        for (var i = 0; i < 2400; i++)
-        {
-            var answer = await lead.Send(HttpMethod.Get, $"/api/school/imports/{id}");
-            // A line that was cut is answered with "try again"; whoever waits does.
-            if (
-                answer.StatusCode != HttpStatusCode.ServiceUnavailable
-                && await lead.Json(answer) is var view
-                && states.Contains((string)view["state"]!)
-            )
-                return view;
-            // An import is done by a worker; a page asks again in the same way.
-            await Task.Delay(25);
-        }
-        throw new TimeoutException($"The import {id} did not become {string.Join(" or ", states)}.");
-    }
+    // An import is done by a worker; a page asks again in the same way.
+    private static Task<JsonNode> Until(Person lead, string id, params string[] states) =>
+        Eventually.Is(
+            async () =>
+            {
+                var answer = await lead.Send(HttpMethod.Get, $"/api/school/imports/{id}");
+                // A line that was cut is answered with "try again"; whoever waits does.
+                return answer.StatusCode == HttpStatusCode.ServiceUnavailable ? null : await lead.Json(answer);
+            },
+            view => states.Contains((string)view["state"]!),
+            $"the import {id} is {string.Join(" or ", states)}"
+        );
 
     private static async Task<(string Id, JsonNode View)> Preview(Person lead, byte[] file)
     {

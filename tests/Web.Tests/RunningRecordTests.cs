@@ -268,17 +268,8 @@ public sealed class RunningRecordTests(Harness harness)
         paper.GetPage(1).Text.ShouldContain("accuracy");
     }
 
-    private async Task<JsonNode> Until(Taken k, Func<JsonNode, bool> so)
-    {
-        var view = await k.Ana.Get(k.Path);
-        var end = DateTime.UtcNow.AddSeconds(20);
-        while (!so(view) && DateTime.UtcNow < end)
-        {
-            await Task.Delay(50);
-            view = await k.Ana.Get(k.Path);
-        }
-        return view;
-    }
+    private static Task<JsonNode> Until(Taken k, Func<JsonNode, bool> so) =>
+        Eventually.Is<JsonNode>(async () => await k.Ana.Get(k.Path), so, "the record as it should be");
 
     private static Task<HttpResponseMessage> Sound(Taken k, string seconds = "12") =>
         k.Ana.Put($"{k.Path}/sound?seconds={seconds}", Wave);

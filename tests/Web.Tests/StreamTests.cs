@@ -56,7 +56,7 @@ public sealed class StreamTests(Harness harness)
         );
 
         var (assignment, _) = await Given(ana, room, 3, share: true, heading: "At home");
-        await WayTests.Until(async () => (await Posts(course)).Count == 1);
+        await Shows(course, posts => posts.Count == 1);
         var post = (await Posts(course)).Single()!;
         ((string)post["heading"]!, (string)post["title"]!).ShouldBe(("At home", "The Mill That Waits"));
         ((string)post["due"]!).ShouldBe(Harness.Today.AddDays(3).ToString("O"));
@@ -82,18 +82,19 @@ public sealed class StreamTests(Harness harness)
             }
         );
         await Touched(assignment);
-        await WayTests.Until(async () =>
-            (string)(await Posts(course)).Single()!["due"]! == Harness.Today.AddDays(8).ToString("O")
-        );
+        await Shows(course, posts => (string)posts.Single()!["due"]! == Harness.Today.AddDays(8).ToString("O"));
 
         (await ana.Send(HttpMethod.Delete, $"/api/assignments/{assignment}/stream")).EnsureSuccessStatusCode();
-        await WayTests.Until(async () => (await Posts(course)).Count == 0);
+        await Shows(course, posts => posts.Count == 0);
         (await ana.Put($"/api/assignments/{assignment}/stream")).EnsureSuccessStatusCode();
-        await WayTests.Until(async () => (await Posts(course)).Count == 1);
+        await Shows(course, posts => posts.Count == 1);
         (await ana.Send(HttpMethod.Delete, $"/api/classes/{room.Id}/stream")).EnsureSuccessStatusCode();
-        await WayTests.Until(async () => (await Posts(course)).Count == 0);
+        await Shows(course, posts => posts.Count == 0);
         (await ana.Get($"/api/classes/{room.Id}/stream"))["course"].ShouldBeNull();
     }
+
+    private Task Shows(string course, Func<JsonArray, bool> so) =>
+        Eventually.Is<JsonArray>(async () => await Posts(course), so, "the stream as it should be");
 
     /// <summary>The next round of the work comes at once.</summary>
     private Task Touched(string assignment) => harness.Ask<object>("select pg_notify('class_stream', $1)", assignment);
@@ -106,10 +107,10 @@ public sealed class StreamTests(Harness harness)
         var course = $"course {Guid.NewGuid():N}"[..20];
         await ana.Stored($"/api/classes/{room.Id}/stream", new { course });
         var (assignment, change) = await Given(ana, room, 1, share: true);
-        await WayTests.Until(async () => (await Posts(course)).Count == 1);
+        await Shows(course, posts => posts.Count == 1);
         await ana.Posted($"/api/changes/{change}/undo");
         await Touched(assignment);
-        await WayTests.Until(async () => (await Posts(course)).Count == 0);
+        await Shows(course, posts => posts.Count == 0);
 
         var (stranger, _, _) = await harness.OwnSchool();
         await stranger.Code(

@@ -136,7 +136,11 @@ public sealed class WayTests(Harness harness)
             $"/api/classes/{room.Id}/tickets",
             new { ticketIds = tickets.Select(k => (string)k!["id"]!), deed = "TakeBack" }
         );
-        await Until(async () => (await Open(reader)).SequenceEqual([ids[2]]));
+        await Eventually.Is<string[]>(
+            async () => await Open(reader),
+            open => open.SequenceEqual([ids[2]]),
+            "the last one is open"
+        );
 
         var copies = ids.Select(id => new { assignmentId = id, id = Guid.NewGuid().ToString() }).ToArray();
         await ana.Posted($"/api/classes/{room.Id}/drafts/copy", new { copies, days = 7 });
@@ -281,16 +285,5 @@ public sealed class WayTests(Harness harness)
             404
         );
         await ana.Problem(await ana.Send(HttpMethod.Get, $"/api/assignments/classes?{span}"), 422);
-    }
-
-    internal static async Task Until(Func<Task<bool>> holds)
-    {
-        for (var i = 0; i < 300; i++)
-        {
-            if (await holds())
-                return;
-            await Task.Delay(100);
-        }
-        throw new TimeoutException("It did not come about in 30 seconds.");
     }
 }

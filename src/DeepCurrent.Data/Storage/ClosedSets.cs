@@ -6,6 +6,7 @@ using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.OralReading;
+using DeepCurrent.Core.Papers;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Tickets;
@@ -37,6 +38,7 @@ public static partial class ClosedSets
         new("import", "wanted", Of<ImportTask>()),
         new("level_check", "season", Of<Season>()),
         new("pass", "purpose", Of<PassPurpose>()),
+        new("paper", "kind", Of<PaperKind>()),
         new("question", "kind", Of<QuestionKind>()),
         new("reader", "secret_kind", Of<SecretKind>()),
         new("round", "begun", Of<RoundBegun>()),

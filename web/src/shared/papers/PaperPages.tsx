@@ -50,7 +50,7 @@ export function PaperPages({
     <div className="grid gap-4">
       {pages.map((p, i) => (
         <Page
-          key={p.url}
+          key={i}
           of={p}
           n={i}
           label={t('{{name}}, page {{n}}', { name, n: i + 1 })}
@@ -81,12 +81,8 @@ function usePages(src: string, kind: string) {
   useEffect(() => {
     if (!found) return;
     let gone = false;
-    const urls: string[] = [];
-    const add = (picture: Blob, ratio: number) => {
-      if (gone) return;
-      const url = URL.createObjectURL(picture);
-      urls.push(url);
-      setPages((before) => [...before, { url, ratio }]);
+    const add = (url: string, ratio: number) => {
+      if (!gone) setPages((before) => [...before, { url, ratio }]);
     };
     const read = async () => {
       if (kind === 'Pdf') {
@@ -94,7 +90,7 @@ function usePages(src: string, kind: string) {
         await pagesOf(await found.arrayBuffer(), sharpness, add);
       } else {
         const picture = await createImageBitmap(found);
-        add(found, picture.height / picture.width);
+        add(src, picture.height / picture.width);
         picture.close();
       }
     };
@@ -104,11 +100,10 @@ function usePages(src: string, kind: string) {
     );
     return () => {
       gone = true;
-      urls.forEach((url) => URL.revokeObjectURL(url));
       setPages([]);
       setWhole(false);
     };
-  }, [found, kind]);
+  }, [found, kind, src]);
   return { pages, whole, failed: broken || file.isError };
 }
 

@@ -1,7 +1,7 @@
 import worker from 'pdfjs-dist/legacy/build/pdf.worker.min.mjs?url';
 
-/** The pages of a PDF as pictures, one after another. What a PDF would run is never run. */
-export async function pagesOf(file: ArrayBuffer, width: number, page: (picture: Blob, ratio: number) => void) {
+/** The pages of a PDF as pictures in their own addresses, one after another: the pages of this application show no others. What a PDF would run is never run. */
+export async function pagesOf(file: ArrayBuffer, width: number, page: (picture: string, ratio: number) => void) {
   const { getDocument, GlobalWorkerOptions } = await import('pdfjs-dist/legacy/build/pdf.mjs');
   GlobalWorkerOptions.workerSrc = worker;
   const loading = getDocument({ data: file, enableXfa: false });
@@ -15,12 +15,12 @@ export async function pagesOf(file: ArrayBuffer, width: number, page: (picture: 
       canvas.width = Math.round(viewport.width);
       canvas.height = Math.round(viewport.height);
       await one.render({ canvas, viewport }).promise;
-      const picture = await new Promise<Blob | null>((done) => canvas.toBlob(done));
-      if (picture) page(picture, canvas.height / canvas.width);
+      page(canvas.toDataURL('image/jpeg', quality), canvas.height / canvas.width);
     }
   } finally {
     await loading.destroy();
   }
 }
 
-const mostPages = 40;
+const mostPages = 40,
+  quality = 0.9;

@@ -48,6 +48,7 @@ export function WhatReadersDo({ of, texts }: { of: GivingState; texts: Giving['t
           <Checkbox checked={how.inOrder} set={(inOrder) => setHow({ inOrder })}>
             {t('One after another: each opens when the one before is handed in')}
           </Checkbox>
+          {how.inOrder && ` ${t('In this order: {{titles}}.', { titles: texts.map((x) => x.title).join(', ') })}`}
         </p>
       )}
       {how.kind === 'Text' && (

@@ -28,7 +28,10 @@ export function Tray({ data }: { data: ClassData }) {
   const [tasking, setTasking] = useState(false);
   const [planning, setPlanning] = useState(false);
   const readers = data.readers.filter((r) => tray.readers.includes(r.id));
-  const texts = (useTexts(data.id, tray.texts).data ?? []).filter((x) => tray.texts.includes(x.id));
+  // In the order in which they were picked up.
+  const texts = (useTexts(data.id, tray.texts).data ?? [])
+    .filter((x) => tray.texts.includes(x.id))
+    .sort((one, other) => tray.texts.indexOf(one.id) - tray.texts.indexOf(other.id));
   const fits = useFits(
     data.id,
     readers.map((r) => r.id),
