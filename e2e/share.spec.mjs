@@ -7,7 +7,8 @@ const title = 'The Mill That Waits';
 test('what is due stands in a calendar that another parser reads, and the link can be stopped', async ({ page }) => {
   await teacher(page);
   await place(page, 'Assignments');
-  await page.getByRole('button', { name: 'Due days in a calendar program' }).click();
+  await page.getByRole('button', { name: 'Share', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Due days in a calendar program…' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Make a link' }).click();
   const link = await dialog.getByLabel('Link').inputValue();

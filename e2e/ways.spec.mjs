@@ -51,7 +51,8 @@ test('texts are given one after another, otherwise for one reader, and stand in 
 }) => {
   await teacher(page);
   await assignments(page, 'Week');
-  await page.getByRole('button', { name: 'Class stream' }).click();
+  await page.getByRole('button', { name: 'Share', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Class stream…' }).click();
   const stream = page.getByRole('dialog', { name: 'Class stream' });
   await stream.getByRole('button', { name: 'Connect' }).click();
   await expect(stream.getByText('Enter the name of the course in your platform.')).toBeVisible();
@@ -153,7 +154,7 @@ test('a reader takes a harder or easier version within reach, and the teacher se
 
 test('a teacher sees her classes side by side, and goes on from any of them', async ({ page }) => {
   await teacher(page);
-  await assignments(page, 'My classes');
+  await assignments(page, 'Classes');
   const row = page.getByRole('row', { name: starting('6 Heron') });
   await expect(row.getByRole('link', { name: 'Estuary words' })).toBeVisible();
   await axe(page, 'classes side by side');

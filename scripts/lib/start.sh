@@ -59,7 +59,7 @@ if [ "$demo" = true ]; then
     assistant bram    password  low water at nine      (4 Tern)
     guardian  lucia   password  low water at nine      (Mateo)
     reader    $address/read   class code TERN46, Mateo, pictures boat, gull, shell
-    stream    $ClassStream__Address/Tern?home=$address   (once a class is connected with "Tern": Assignments, Class stream)
+    stream    $ClassStream__Address/Tern?home=$address   (once a class is connected with "Tern": Assignments, Share)
 SIGNINS
 else
   say "There is no school yet: open the address to create it and its first teacher"

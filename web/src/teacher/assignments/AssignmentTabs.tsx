@@ -19,7 +19,7 @@ export function AssignmentTabs({ classId }: { classId: string }) {
     ['/all', t('All')],
     ['/plans', t('Plans')],
     ['/checks', t('Level checks')],
-    ...(several ? ([['/classes', t('My classes')]] as const) : []),
+    ...(several ? ([['/classes', t('Classes')]] as const) : []),
   ] as const;
   return (
     <SegmentLinks

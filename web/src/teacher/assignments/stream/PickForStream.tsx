@@ -19,7 +19,7 @@ export default function PickForStream() {
     return (
       <main className="bg-depth-2 grid min-h-screen place-items-center">
         <Empty title={t('No class of yours has this stream')}>
-          <p>{t('Connect the class first: Assignments, Week, Class stream.')}</p>
+          <p>{t('Connect the class first: Assignments, Share, Class stream.')}</p>
         </Empty>
       </main>
     );

@@ -34,13 +34,14 @@ export function CheckRows({
               <li key={k.id} className="mx-0.75 min-w-0" style={{ gridColumn: `${span.from + 1} / ${span.to + 2}` }}>
                 <Link
                   to={`/class/${classId}/assignments/checks/${k.id}`}
+                  title={say(k.name)}
                   className={cx(
-                    'border-ink bg-depth-2 hover:bg-depth-3 flex flex-wrap gap-x-2 rounded-full border px-3 text-sm leading-6',
+                    'border-ink bg-depth-2 hover:bg-depth-3 block truncate rounded-md border px-2 text-sm leading-6',
                     'no-underline',
                     k.draft && 'border-dashed bg-transparent',
                   )}
                 >
-                  <b className="font-semibold">{say(k.name)}</b>
+                  <b className="font-semibold">{say(k.name)}</b>{' '}
                   <span>{k.draft ? t('draft') : t('{{n}} of {{of}} finished', { n: k.finished, of: k.readers })}</span>
                 </Link>
               </li>

@@ -1,4 +1,4 @@
-import { CalendarPlus, Copy, PaperPlaneTilt, ShareNetwork } from '@phosphor-icons/react';
+import { ShareNetwork } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { useNavigate, useOutletContext } from 'react-router';
 import { addDays } from '../../../shared/days';
@@ -6,7 +6,6 @@ import { shortDay } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Button } from '../../../ui/Button';
-import { IconButton } from '../../../ui/IconButton';
 import { Menu, MenuItem, MenuLine } from '../../../ui/Menu';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
@@ -46,12 +45,10 @@ export default function Week() {
       >
         {days.data?.mayAssign && (
           <>
-            <IconButton label={t('Due days in a calendar program')} onClick={() => setFeed(true)}>
-              <CalendarPlus size={20} aria-hidden />
-            </IconButton>
-            <IconButton label={t('Class stream')} onClick={() => setStream(true)}>
-              <ShareNetwork size={20} aria-hidden />
-            </IconButton>
+            <Menu iconOnly label={t('Share')} icon={<ShareNetwork size={20} aria-hidden />}>
+              <MenuItem onSelect={() => setStream(true)}>{t('Class stream…')}</MenuItem>
+              <MenuItem onSelect={() => setFeed(true)}>{t('Due days in a calendar program…')}</MenuItem>
+            </Menu>
             <Deeds data={days.data} classId={data.id} monday={monday} />
           </>
         )}
@@ -109,12 +106,10 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
           )
         }
       >
-        <Copy size={20} aria-hidden />
         {t('Copy to week of {{day}}', { day: shortDay(next) })}
       </Button>
       {drafts.length > 0 && (
         <Button look="main" onClick={() => setGiving(true)}>
-          <PaperPlaneTilt size={20} aria-hidden />
           {t('Assign {{count}} drafts…', { count: drafts.length })}
         </Button>
       )}
