@@ -58,7 +58,7 @@ export const Water = ({ peeking = false, ...rest }: ComponentProps<'main'> & { p
 
 /** A page of a text, a question, a door of a check: an island in the water. */
 export const pageLook = cva(
-  'relative rounded-xl border-[1.5px] border-ink bg-paper shadow-island outline-none ' +
+  'relative rounded-xl border-[1.5px] border-ink outline-none ' +
     '[&_p]:relative [&_p]:z-1 ' +
     'max-md:w-[min(720px,100%)] max-sm:px-5.5 max-sm:py-6',
   {
