@@ -68,19 +68,7 @@ public sealed class StreamTests(Harness harness)
         var shared = (await ana.Get($"/api/classes/{room.Id}/stream"))["shared"]!.AsArray().Single()!;
         shared["sentAt"].ShouldNotBeNull();
 
-        var row = (await ana.Get($"/api/assignments/{assignment}"))["assignment"]!;
-        await ana.Stored(
-            $"/api/assignments/{assignment}",
-            new
-            {
-                visibleFrom = Harness.Today,
-                dueOn = Harness.Today.AddDays(8),
-                heading = "",
-                directions = "",
-                note = "",
-                revision = (int)row["revision"]!,
-            }
-        );
+        await WayTests.Redate(ana, assignment, Harness.Today.AddDays(8));
         await Touched(assignment);
         await Shows(course, posts => (string)posts.Single()!["due"]! == Harness.Today.AddDays(8).ToString("O"));
 

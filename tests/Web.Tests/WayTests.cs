@@ -93,6 +93,7 @@ public sealed class WayTests(Harness harness)
         await ana.Problem(await Try(new { attempts = 7 }, a), 422);
         await ana.Problem(await Try(new { dueOn = Harness.Today.AddDays(-1) }, a), 422);
         await ana.Problem(await Try(new { attempts = 1 }, a, a), 422);
+        await ana.Problem(await Try(null!, a), 422);
         (await Try(new { attempts = 1 }, b)).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
         (await ana.Get($"/api/classes/{room.Id}/week"))["plates"]!.AsArray().ShouldBeEmpty();
     }
@@ -116,19 +117,7 @@ public sealed class WayTests(Harness harness)
         (await Open(reader)).ShouldBe([ids[1]]);
 
         // What stands in line keeps its turn when its days are changed.
-        var last = (await ana.Get($"/api/assignments/{ids[2]}"))["assignment"]!;
-        await ana.Stored(
-            $"/api/assignments/{ids[2]}",
-            new
-            {
-                visibleFrom = Harness.Today,
-                dueOn = Harness.Today.AddDays(6),
-                heading = "",
-                directions = "",
-                note = "",
-                revision = (int)last["revision"]!,
-            }
-        );
+        await Redate(ana, ids[2], Harness.Today.AddDays(6));
         (await Open(reader)).ShouldBe([ids[1]]);
 
         var tickets = (await ana.Get($"/api/assignments/{ids[1]}"))["tickets"]!.AsArray();
@@ -161,6 +150,55 @@ public sealed class WayTests(Harness harness)
                     .Where(k => (string)k["state"]! == "Waiting")
                     .Select(k => (string)k["assignmentId"]!),
             ];
+    }
+
+    /// <summary>Gives an assignment another due day, and takes its words away.</summary>
+    internal static async Task Redate(Person ana, string assignment, DateOnly dueOn)
+    {
+        var row = (await ana.Get($"/api/assignments/{assignment}"))["assignment"]!;
+        await ana.Stored(
+            $"/api/assignments/{assignment}",
+            new
+            {
+                visibleFrom = Harness.Today,
+                dueOn,
+                heading = "",
+                directions = "",
+                note = "",
+                revision = (int)row["revision"]!,
+            }
+        );
+    }
+
+    [Fact]
+    public async Task What_comes_back_before_its_turn_waits_for_it()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var ids = new[] { Guid.NewGuid().ToString(), Guid.NewGuid().ToString() };
+        var texts = new[]
+        {
+            new { id = ids[0], textId = await Text(ana, "mill+that+waits") },
+            new { id = ids[1], textId = await Text(ana, "fork") },
+        };
+        await Given(ana, room, new { texts, inOrder = true });
+        var reader = await harness.Reader(room, 0);
+        async Task Do(int of, string deed)
+        {
+            var tickets = (await ana.Get($"/api/assignments/{ids[of]}"))["tickets"]!.AsArray();
+            await ana.Posted(
+                $"/api/classes/{room.Id}/tickets",
+                new { ticketIds = tickets.Select(k => (string)k!["id"]!), deed }
+            );
+        }
+        async Task<string[]> Seen() => [.. (await Mine(reader)).Select(k => (string)k["assignmentId"]!)];
+
+        await Do(1, "TakeBack");
+        await Do(1, "Restore");
+        (await Seen()).ShouldBe([ids[0]]);
+        // At once, and not when somebody looks the next time.
+        await Do(0, "TakeBack");
+        (await Seen()).ShouldBe([ids[1]]);
     }
 
     [Fact]

@@ -88,16 +88,22 @@ public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
     public Task SetRemoved(PaperId id, DateTimeOffset? at) =>
         db.Run("update paper set removed_at = @at where id = @id", new { id, at });
 
-    /// <summary>The papers of an assignment go with its copy, too.</summary>
-    public static Task Copy(NpgsqlConnection c, NpgsqlTransaction t, AssignmentId from, AssignmentId to) =>
+    /// <summary>The papers of assignments go with their copies, too; a copy that has papers keeps those.</summary>
+    public static Task Copy(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyCollection<(AssignmentId From, AssignmentId To)> copies
+    ) =>
         c.ExecuteAsync(
             """
             insert into paper (id, school_id, assignment_id, name, kind, bytes, each_own, added_by, added_at)
-            select gen_random_uuid(), school_id, @to, name, kind, bytes, each_own, added_by, added_at
-            from paper
-            where assignment_id = @from and removed_at is null
+            select gen_random_uuid(), p.school_id, x.copy, p.name, p.kind, p.bytes, p.each_own, p.added_by, p.added_at
+            from unnest(@from, @to) x (assignment_id, copy)
+              join paper p on p.assignment_id = x.assignment_id
+            where p.removed_at is null
+              and not exists (select 1 from paper o where o.assignment_id = x.copy)
             """,
-            new { from, to },
+            new { from = copies.Select(x => x.From).ToArray(), to = copies.Select(x => x.To).ToArray() },
             t
         );
 

@@ -60,6 +60,13 @@ public sealed class RecordStore(NpgsqlDataSource db)
                   order by p.round)
                 from reply p
                 where p.ticket_id = k.id),
+              'papers',
+              (
+                select json_agg(
+                  json_build_object('paper', p.name, 'round', m.round, 'strokes', m.strokes, 'at', m.at)
+                  order by m.at)
+                from paper_copy m join paper p on p.id = m.paper_id
+                where m.ticket_id = k.id),
               'spells',
               (
                 select json_agg(

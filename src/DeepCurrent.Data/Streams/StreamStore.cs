@@ -186,15 +186,23 @@ public sealed class StreamStore(NpgsqlDataSource db)
             where p.next_at <= @now
               and (not p.wanted or p.sent is null or a.id is null or p.asked_at >= @longAgo)
             order by p.next_at
-            limit 500
+            limit @most
             """,
-            new { now, longAgo = now.AddDays(-LongAgo) }
+            new
+            {
+                now,
+                longAgo = now.AddDays(-LongAgo),
+                most = Most,
+            }
         );
         return [.. rows.Select(r => Keep(r, now))];
     }
 
     /// <summary>Days after which what stands in a stream is left as it is.</summary>
     private const int LongAgo = 60;
+
+    /// <summary>Posts that are looked at in one go.</summary>
+    public const int Most = 500;
 
     private static PostToKeep Keep(Flat r, DateTimeOffset now)
     {
@@ -211,6 +219,13 @@ public sealed class StreamStore(NpgsqlDataSource db)
             there ? new(r.Id, r.Heading ?? "", r.Title!, r.DueOn, r.Readers!.Split(' ')) : null
         );
     }
+
+    /// <summary>Leaves some alone until then: those that were not looked at for longest come next.</summary>
+    public Task Looked(IReadOnlyCollection<AssignmentId> ids, DateTimeOffset next) =>
+        db.Run(
+            "update stream_post set next_at = @next where assignment_id = any(@ids)",
+            new { ids = ids.ToArray(), next }
+        );
 
     /// <summary>Notes what stands in the stream now.</summary>
     /// <param name="sent">Its fingerprint; null where nothing does.</param>

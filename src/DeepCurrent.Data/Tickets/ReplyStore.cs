@@ -47,7 +47,8 @@ public sealed record RoundReply(int Round, DateTimeOffset At, Reply Reply);
 public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
 {
     private static readonly string OpenSql = $"""
-        select k.id, k.reader_id, k.class_id, c.school_year_id, y.kind, y.content::text as content, {TaskSql.AtOnce} as at_once, {TaskSql.By} as "by", k.state,
+        select k.id, k.reader_id, k.class_id, c.school_year_id, y.kind, y.content::text as content,
+          {TaskSql.AtOnce} as at_once, {TaskSql.By} as "by", k.state,
           a.results, a.directions, coalesce(d.comment, '') as comment, k.round, p.words, p.practised::text as practised, p.mark,
           p.comment as said
         from ticket k
@@ -79,17 +80,17 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
         string? Said
     )
     {
-        private TaskContent Given => Database.FromJson<TaskContent>(Content);
-
-        public OpenTask Task() =>
-            new()
+        public OpenTask Task()
+        {
+            var given = Database.FromJson<TaskContent>(Content);
+            return new()
             {
                 Id = Id,
                 ReaderId = ReaderId,
                 ClassId = ClassId,
                 SchoolYearId = SchoolYearId,
                 Kind = Kind,
-                Content = Given with { AtOnce = AtOnce ?? Given.AtOnce, By = By ?? Given.By },
+                Content = given with { AtOnce = AtOnce ?? given.AtOnce, By = By ?? given.By },
                 State = State,
                 Results = Results,
                 Directions = Directions,
@@ -97,6 +98,7 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
                 Round = Round,
                 Reply = Words is null ? Reply.None : ReplyOf(Words, Practised!, Mark, Said!),
             };
+        }
     }
 
     private static Reply ReplyOf(string words, string practised, int? mark, string comment) =>

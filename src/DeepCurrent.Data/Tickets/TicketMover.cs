@@ -43,7 +43,8 @@ public static class TicketMover
             await c.QueryAsync<Row>(
                 """
                 select k.id, k.reader_id, k.state, k.round, d.last, d.done,
-                  k.score is not null or y.kind = any(@unmarked) as marked, a.visible_from
+                  k.score is not null or y.kind = any(@unmarked) as marked, a.visible_from,
+                  coalesce(a.turn > 0, false) or a.need = @extra as in_line
                 from ticket k
                   join assignment a on a.id = k.assignment_id
                   join task y on y.id = k.task_id
@@ -60,6 +61,7 @@ public static class TicketMover
                     ids = ids.ToArray(),
                     classId,
                     unmarked = Unmarked,
+                    extra = nameof(Need.Extra),
                 },
                 t
             )
@@ -88,6 +90,15 @@ public static class TicketMover
         await c.Tell(t, "ticket", classId);
         return moved;
     }
+
+    /// <summary>Shows readers whose turn it is after something was taken back or restored. Whoever puts something else in
+    /// its place shows it first.</summary>
+    public static Task ShowNext(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IEnumerable<TicketMoved> moved,
+        TicketAct act
+    ) => TicketShowing.Of(c, t, [.. moved.Select(m => m.ReaderId).Distinct()], act.Today, act.At);
 
     /// <summary>Opens again what was closed: the assignment goes on after all.</summary>
     internal static Task Reopen(
@@ -167,7 +178,8 @@ public static class TicketMover
         int Last,
         int? Done,
         bool Marked,
-        DateOnly VisibleFrom
+        DateOnly VisibleFrom,
+        bool InLine
     )
     {
         /// <summary>The ticket after a step; null where it cannot be taken.</summary>
@@ -177,8 +189,8 @@ public static class TicketMover
                 return null;
             if (TicketLife.Begun(act.Step) is not null)
                 return Last < TicketLife.MostRounds ? new(Id, ReaderId, State, to, Round, Last + 1) : null;
-            // What comes back before its day waits for it.
-            if (act.Step is TicketStep.Restored && VisibleFrom > act.Today)
+            // What comes back before its day, or before its turn, waits for it.
+            if (act.Step is TicketStep.Restored && (InLine || VisibleFrom > act.Today))
                 to = TicketState.Planned;
             return new(Id, ReaderId, State, to, Round, TicketLife.Done(to) ? Done ?? Round : Round);
         }

@@ -7,7 +7,8 @@ using Npgsql;
 namespace DeepCurrent.Data.Tickets;
 
 /// <summary>Shows readers what was planned for them: from its day on, what is extra once they have handed in
-/// everything required that they see, and what stands in line once nothing before it is unfinished. Each stands in its caller's transaction.</summary>
+/// everything required that they see, and what stands in line once nothing before it is unfinished. Each stands in its
+/// caller's transaction.</summary>
 internal static class TicketShowing
 {
     public static Task InSchool(
@@ -41,6 +42,14 @@ internal static class TicketShowing
         DateOnly today,
         DateTimeOffset now
     ) => Show(c, t, "k.reader_id = @readerId", new { readerId }, today, now);
+
+    public static Task Of(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyCollection<ReaderId> readers,
+        DateOnly today,
+        DateTimeOffset now
+    ) => Show(c, t, "k.reader_id = any(@readers)", new { readers = readers.ToArray() }, today, now);
 
     private static async Task Show(
         NpgsqlConnection c,

@@ -19,26 +19,22 @@ public sealed class HttpClassStream(ClassStreamSettings settings, HttpClient htt
     public Task Remove(string course, Guid id, CancellationToken stop) =>
         Send(HttpMethod.Delete, course, id, null, stop);
 
+    /// <summary>Kept as long as it is taken.</summary>
+    private string? token;
+
     private async Task Send(HttpMethod method, string course, Guid id, StreamMessage? message, CancellationToken stop)
     {
         try
         {
-            var token = await ClientCredentials.Token(
-                http,
-                new(settings.TokenAddress, settings.ClientId, settings.ClientSecret, "stream.post"),
-                stop
-            );
-            using var request = new HttpRequestMessage(
-                method,
-                $"{settings.Address}/{Uri.EscapeDataString(course)}/posts/{id}"
-            );
-            request.Headers.Authorization = new AuthenticationHeaderValue("Bearer", token);
-            if (message is not null)
-                request.Content = JsonContent.Create(message);
-            using var answer = await http.SendAsync(request, stop);
-            if (method == HttpMethod.Delete && answer.StatusCode is HttpStatusCode.NotFound)
+            using var first = await Once(method, course, id, message, stop);
+            if (first.StatusCode is not HttpStatusCode.Unauthorized)
+            {
+                Taken(method, first);
                 return;
-            answer.EnsureSuccessStatusCode();
+            }
+            token = null;
+            using var second = await Once(method, course, id, message, stop);
+            Taken(method, second);
         }
         catch (Exception e)
             when (e is HttpRequestException or JsonException or KeyNotFoundException or InvalidOperationException
@@ -47,5 +43,35 @@ public sealed class HttpClassStream(ClassStreamSettings settings, HttpClient htt
         {
             throw new StreamUnreachable("The class stream did not answer as it should.", e);
         }
+    }
+
+    private async Task<HttpResponseMessage> Once(
+        HttpMethod method,
+        string course,
+        Guid id,
+        StreamMessage? message,
+        CancellationToken stop
+    )
+    {
+        token ??= await ClientCredentials.Token(
+            http,
+            new(settings.TokenAddress, settings.ClientId, settings.ClientSecret, "stream.post"),
+            stop
+        );
+        using var request = new HttpRequestMessage(
+            method,
+            $"{settings.Address}/{Uri.EscapeDataString(course)}/posts/{id}"
+        );
+        request.Headers.Authorization = new AuthenticationHeaderValue("Bearer", token);
+        if (message is not null)
+            request.Content = JsonContent.Create(message);
+        return await http.SendAsync(request, stop);
+    }
+
+    /// <summary>What is taken back already is no failure.</summary>
+    private static void Taken(HttpMethod method, HttpResponseMessage answer)
+    {
+        if (method != HttpMethod.Delete || answer.StatusCode is not HttpStatusCode.NotFound)
+            answer.EnsureSuccessStatusCode();
     }
 }

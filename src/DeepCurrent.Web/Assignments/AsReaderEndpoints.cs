@@ -37,8 +37,7 @@ public static class AsReaderEndpoints
         WorkSheet sheets
     )
     {
-        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(placed.ClassId, Deed.SeeClass);
+        var (placed, _) = await desk.Ticket(assignments, ticketId, Deed.SeeClass);
         var ticket = await tickets.Find(ticketId, placed.Ticket.ReaderId) ?? throw Refused.NotFound();
         return await sheets.Of(ticket, desk.Who.SchoolId);
     }

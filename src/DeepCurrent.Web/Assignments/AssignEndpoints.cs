@@ -52,9 +52,8 @@ public static class AssignEndpoints
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
             .If(KindOf(request) is { } kind && !kind.OfText(), "kind", $"Choose what readers do with the text.")
             .Of(terms.Faults(today))
-            .Of((request.Ways ?? []).SelectMany(w => w.Way.Faults(terms)))
             .Refuse();
-        var ways = WaysOf(request);
+        var ways = WaysOf(request, terms);
         // The same request again, after a lost answer, is what it was.
         if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], rooms.Keys()) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
@@ -99,15 +98,17 @@ public static class AssignEndpoints
     }
 
     /// <summary>How single readers do it otherwise.</summary>
-    private static IReadOnlyDictionary<ReaderId, OwnWay> WaysOf(AssignRequest request)
+    private static IReadOnlyDictionary<ReaderId, OwnWay> WaysOf(AssignRequest request, AssignmentTerms terms)
     {
+        var sent = request.Ways ?? [];
+        if (sent.Any(w => w is not { ReaderIds: not null, Way: not null }))
+            throw Refused.Field("ways", $"Choose at least one reader.");
+        new Faults().Of(sent.SelectMany(w => w.Way.Faults(terms))).Refuse();
         var ways = new Dictionary<ReaderId, OwnWay>();
-        foreach (var (reader, way) in (request.Ways ?? []).SelectMany(w => w.ReaderIds.Select(r => (r, w.Way))))
+        foreach (var (reader, way) in sent.SelectMany(w => w.ReaderIds.Select(r => (r, w.Way))))
             if (!ways.TryAdd(reader, way))
                 throw Refused.Field("ways", $"A reader stands in two of these. Choose one.");
-        return request.ReaderIds.Count > 0 && !ways.Keys.All(request.ReaderIds.Contains)
-            ? throw Refused.NotFound()
-            : ways;
+        return ways.Keys.Except(request.ReaderIds).Any() ? throw Refused.NotFound() : ways;
     }
 
     private static TaskKind KindOf(AssignRequest request) => request.Kind ?? TaskKind.Text;

@@ -86,8 +86,7 @@ public static class AssignmentEndpoints
 
     private static async Task<AssignmentView> View(AssignmentId assignmentId, Desk desk, AssignmentStore assignments)
     {
-        var assignment = await assignments.Find(assignmentId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(assignment.ClassId, Deed.SeeClass);
+        var (assignment, _) = await desk.Assignment(assignments, assignmentId, Deed.SeeClass);
         return new(assignment, await assignments.Tickets(assignmentId));
     }
 
@@ -101,8 +100,7 @@ public static class AssignmentEndpoints
         SetAsideStore aside
     )
     {
-        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        var place = await desk.Class(placed.ClassId, Deed.SeeClass);
+        var (placed, place) = await desk.Ticket(assignments, ticketId, Deed.SeeClass);
         var given = await tickets.Answers(ticketId);
         var answers = given.ToLookup(a => a.QuestionId);
         DateTimeOffset? end = placed.DueOn is { } last ? (await desk.Clock()).End(last) : null;

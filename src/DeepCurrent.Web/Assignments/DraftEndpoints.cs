@@ -161,15 +161,12 @@ public static class DraftEndpoints
         var made = await changes.DoIn(classId, desk, ChangeKind.Drafted, async (c, t) =>
         {
             var added = 0;
-            foreach (var (draft, copy) in drafts.Zip(request.Copies))
-                if (await AssignmentWriter.Add(c, t, draft, today))
-                {
-                    added++;
-                    await PaperStore.Copy(c, t, copy.AssignmentId, draft.Id);
-                }
-            return added == 0
-                ? null
-                : new(new Assigned([.. drafts.Select(d => d.Id)]), $"Copied {added:count} assignments as drafts");
+            foreach (var draft in drafts)
+                added += await AssignmentWriter.Add(c, t, draft, today) ? 1 : 0;
+            if (added == 0)
+                return null;
+            await PaperStore.Copy(c, t, [.. request.Copies.Select(x => (x.AssignmentId, x.Id))]);
+            return new(new Assigned([.. drafts.Select(d => d.Id)]), $"Copied {added:count} assignments as drafts");
         });
         return new(made?.Id, made?.Summary ?? $"Nothing changed", drafts.Count, 0);
     }

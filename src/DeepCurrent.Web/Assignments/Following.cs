@@ -107,10 +107,15 @@ public sealed class Following(Desk desk, Giving giving, AssignmentStore assignme
             await AssignmentWriter.Tell(c, t, classId);
         return new([.. plan.SelectMany(f => f.Given).Select(k => k.Id)], restored, takenBack);
 
-        async Task<IReadOnlyList<TicketMoved>> Move(TicketStep step, IReadOnlyList<TicketId> ids) =>
-            ids.Count == 0
-                ? []
-                : await TicketMover.Move(c, t, ids, classId, new(step, desk.Who.Adult, desk.Now, today));
+        async Task<IReadOnlyList<TicketMoved>> Move(TicketStep step, IReadOnlyList<TicketId> ids)
+        {
+            if (ids.Count == 0)
+                return [];
+            var act = new TicketAct(step, desk.Who.Adult, desk.Now, today);
+            var moved = await TicketMover.Move(c, t, ids, classId, act);
+            await TicketMover.ShowNext(c, t, moved, act);
+            return moved;
+        }
     }
 
     /// <summary>Takes back what followed, except what has been begun since.</summary>

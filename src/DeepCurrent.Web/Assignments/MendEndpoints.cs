@@ -119,6 +119,8 @@ public static class MendEndpoints
         {
             var moved = await TicketMover.Move(c, t, [.. request.TicketIds], classId, act);
             done = moved.Count;
+            if (act.Step is TicketStep.TakenBack or TicketStep.Restored)
+                await TicketMover.ShowNext(c, t, moved, act);
             return done == 0 ? null : new(new TicketsMoved(act.Step, moved), Said(request.Deed, done));
         });
         return made is null
@@ -238,8 +240,7 @@ public static class MendEndpoints
     /// <summary>An assignment that the asker may change; what readers chose themselves is nobody's to change.</summary>
     private static async Task<AssignmentRow> Mine(AssignmentId id, Desk desk, AssignmentStore assignments)
     {
-        var row = await assignments.Find(id, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(row.ClassId, Deed.Assign);
+        var (row, _) = await desk.Assignment(assignments, id, Deed.Assign);
         return row.Chosen ? throw Refused.NotFound() : row;
     }
 }

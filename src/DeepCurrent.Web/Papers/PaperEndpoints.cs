@@ -3,6 +3,7 @@ using DeepCurrent.Core.Papers;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Papers;
 using DeepCurrent.Data.Storage;
+using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 
@@ -33,7 +34,7 @@ public static class PaperEndpoints
         PaperStore papers
     )
     {
-        await Assignment(assignmentId, Deed.SeeClass, desk, assignments);
+        await desk.Assignment(assignments, assignmentId, Deed.SeeClass);
         return await papers.Of(assignmentId, desk.Who.SchoolId);
     }
 
@@ -51,7 +52,7 @@ public static class PaperEndpoints
         Notices notices
     )
     {
-        var row = await Assignment(assignmentId, Deed.Assign, desk, assignments);
+        var (row, _) = await desk.Assignment(assignments, assignmentId, Deed.Assign);
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
         var bytes = body.ToArray();
@@ -88,18 +89,6 @@ public static class PaperEndpoints
         return await papers.Of(assignmentId, desk.Who.SchoolId);
     }
 
-    private static async Task<AssignmentRow> Assignment(
-        AssignmentId id,
-        Deed deed,
-        Desk desk,
-        AssignmentStore assignments
-    )
-    {
-        var row = await assignments.Find(id, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(row.ClassId, deed);
-        return row;
-    }
-
     private static Task Remove(
         PaperId paperId,
         Desk desk,
@@ -126,7 +115,7 @@ public static class PaperEndpoints
     )
     {
         var paper = await papers.Find(id, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        var row = await Assignment(paper.AssignmentId, Deed.Assign, desk, assignments);
+        var (row, _) = await desk.Assignment(assignments, paper.AssignmentId, Deed.Assign);
         await papers.SetRemoved(id, at);
         notices.Changed(row.ClassId);
     }
@@ -134,7 +123,7 @@ public static class PaperEndpoints
     private static async Task<IResult> File(PaperId paperId, Desk desk, AssignmentStore assignments, PaperStore papers)
     {
         var paper = await papers.Find(paperId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await Assignment(paper.AssignmentId, Deed.SeeClass, desk, assignments);
+        await desk.Assignment(assignments, paper.AssignmentId, Deed.SeeClass);
         return await Sent(paperId, papers);
     }
 
@@ -151,8 +140,7 @@ public static class PaperEndpoints
         PaperStore papers
     )
     {
-        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(placed.ClassId, Deed.SeeClass);
+        await desk.Ticket(assignments, ticketId, Deed.SeeClass);
         return await papers.Copies(ticketId);
     }
 

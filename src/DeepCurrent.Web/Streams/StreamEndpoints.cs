@@ -4,6 +4,7 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Streams;
 using DeepCurrent.Formats.Streams;
+using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Print;
 using DeepCurrent.Web.SignIn;
@@ -101,8 +102,7 @@ public static class StreamEndpoints
         StreamStore streams
     )
     {
-        var row = await assignments.Find(id, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(row.ClassId, Deed.Assign);
+        var (row, _) = await desk.Assignment(assignments, id, Deed.Assign);
         if (row.Chosen)
             throw Refused.NotFound();
         if (await streams.Find(row.ClassId) is null)

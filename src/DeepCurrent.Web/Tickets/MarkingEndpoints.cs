@@ -4,6 +4,7 @@ using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Tickets;
+using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 
@@ -42,8 +43,7 @@ public static class MarkingEndpoints
         MarkingStore marking
     )
     {
-        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        var place = await desk.Class(placed.ClassId, Deed.Mark);
+        var (placed, place) = await desk.Ticket(assignments, ticketId, Deed.Mark);
         Holds(request);
         var year = await schools.Year(place.SchoolYearId);
         var state = await marking.Mark(
@@ -74,8 +74,7 @@ public static class MarkingEndpoints
         MarkingStore marking
     )
     {
-        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(placed.ClassId, Deed.Mark);
+        var (placed, _) = await desk.Ticket(assignments, ticketId, Deed.Mark);
         return await marking.Release(ticketId, placed.ClassId, desk.Now)
             ? new(TicketState.Released)
             : throw Refused.Conflict("not-marked", $"Mark every answer before releasing.");

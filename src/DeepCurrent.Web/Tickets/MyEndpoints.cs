@@ -71,7 +71,7 @@ public static class MyEndpoints
         api.MapGet("/my/tickets/{ticketId:guid}/result", Result);
     }
 
-    private static async Task<OpenTicket> Mine(TicketId ticketId, Desk desk, TicketStore tickets) =>
+    internal static async Task<OpenTicket> Mine(TicketId ticketId, Desk desk, TicketStore tickets) =>
         await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
 
     private static async Task<MyWork> Work(TicketId ticketId, Desk desk, TicketStore tickets, WorkSheet sheets) =>

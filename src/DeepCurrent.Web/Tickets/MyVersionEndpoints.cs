@@ -31,7 +31,7 @@ public static class MyVersionEndpoints
         ChoosingStore choosing
     )
     {
-        var ticket = await Mine(ticketId, desk, tickets);
+        var ticket = await MyEndpoints.Mine(ticketId, desk, tickets);
         return
         [
             .. (await InReach(ticket, desk, texts, choosing)).Select(v => new MyVersion(
@@ -40,9 +40,6 @@ public static class MyVersionEndpoints
             )),
         ];
     }
-
-    private static async Task<OpenTicket> Mine(TicketId ticketId, Desk desk, TicketStore tickets) =>
-        await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
 
     private static async Task<IReadOnlyList<(VersionHead Head, Probability Forecast)>> InReach(
         OpenTicket ticket,
@@ -75,7 +72,7 @@ public static class MyVersionEndpoints
         WorkSheet sheets
     )
     {
-        var ticket = await Mine(ticketId, desk, tickets);
+        var ticket = await MyEndpoints.Mine(ticketId, desk, tickets);
         // Sent twice it is done once.
         if (ticket.VersionId == request.VersionId)
             return await sheets.Of(ticket, desk.Who.SchoolId);
@@ -84,6 +81,6 @@ public static class MyVersionEndpoints
             throw Refused.NotFound();
         if (!await tickets.ChangeVersion(ticket, head.Id, forecast, desk.Now))
             throw Refused.Conflict("begun", $"You have answered already. This version stays.");
-        return await sheets.Of(await Mine(ticketId, desk, tickets), desk.Who.SchoolId);
+        return await sheets.Of(await MyEndpoints.Mine(ticketId, desk, tickets), desk.Who.SchoolId);
     }
 }

@@ -5,6 +5,7 @@ using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Tickets;
+using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 
@@ -80,8 +81,7 @@ public static class TaskEndpoints
         ReplyStore replies
     )
     {
-        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(placed.ClassId, Deed.SeeClass);
+        var (placed, _) = await desk.Ticket(assignments, ticketId, Deed.SeeClass);
         return View(await replies.Find(ticketId, placed.Ticket.ReaderId) ?? throw Refused.NotFound());
     }
 
@@ -93,8 +93,7 @@ public static class TaskEndpoints
         ReplyStore replies
     )
     {
-        var placed = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(placed.ClassId, Deed.Mark);
+        var (placed, _) = await desk.Ticket(assignments, ticketId, Deed.Mark);
         MarkingEndpoints.Holds(request);
         var state = await replies.Mark(
             ticketId,

@@ -12,7 +12,7 @@ export function OtherVersions({ work }: { work: Work }) {
   const client = useQueryClient();
   const [error, setError] = useState<unknown>();
   const others = useQuery({
-    queryKey: [...keys.my.ticket(work.id), 'versions', work.depth],
+    queryKey: keys.my.versions(work.id, work.depth),
     queryFn: () => ok(api.GET('/my/tickets/{ticketId}/versions', { params: { path: { ticketId: work.id } } })),
     retry: false,
   });

@@ -7,6 +7,7 @@ import { Block } from '../shared/paragraphs';
 import type { Session } from '../shared/session';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
+import { PapersLink } from './papers/PapersLink';
 import { LeadLine } from './LeadLine';
 import { keptAnswers, sendOpened, useOutbox } from './offline/outbox';
 import { Asked } from './questions/Asked';
@@ -71,6 +72,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
         <ToMyReading unfinished />
         <PageTitle>{work.title}</PageTitle>
         <KeptNote />
+        <PapersLink ticketId={work.id} />
         <span className="grow" />
         <b>{name}</b>
       </ReaderBar>

@@ -12,6 +12,7 @@ export const keys = {
     task: (ticketId: string) => ['my', 'task', ticketId] as const,
     result: (ticketId: string) => ['my', 'result', ticketId] as const,
     papers: (ticketId: string) => ['my', 'papers', ticketId] as const,
+    versions: (ticketId: string, depth: number) => ['my', 'ticket', ticketId, 'versions', depth] as const,
     choices: ['my', 'choices'] as const,
     checks: ['my', 'checks'] as const,
     check: (sittingId: string) => ['my', 'check', sittingId] as const,

@@ -40,6 +40,20 @@ export const handInWaits = (ticketId: string) => waitingFor(ticketId).some((k) =
 /** What was written or practised for a task without a text, kept here and not yet sent. */
 export const keptReply = (ticketId: string) =>
   waitingFor(ticketId).find((k) => k.kind === 'reply')?.body as Sent<'reply'> | undefined;
+const strokesId = (ticketId: string, paperId: string) => `${ticketId}-${paperId}-strokes`;
+/** What was drawn on a paper, kept here and not yet sent. */
+export const keptStrokes = (ticketId: string, paperId: string) =>
+  (waitingFor(ticketId).find((k) => k.id === strokesId(ticketId, paperId))?.body as Sent<'strokes'> | undefined)
+    ?.strokes ?? [];
+/** Sends what was drawn on a paper: all of it that waits, as one. */
+export const sendStrokes = (ticketId: string, paperId: string, strokes: Sent<'strokes'>['strokes']) =>
+  send({
+    id: strokesId(ticketId, paperId),
+    about: ticketId,
+    kind: 'strokes',
+    params: { path: { ticketId, paperId } },
+    body: { strokes },
+  });
 /** Answers of a ticket that are kept here and not yet sent, by question; of several tries the last. */
 export const keptAnswers = (ticketId: string) =>
   new Map(
@@ -149,6 +163,7 @@ const outcomeOf = (e: unknown): Outcome => {
 const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
   answer: 'Answer',
   reply: 'Answer',
+  strokes: 'Answer',
   stage: 'Answer',
   spell: 'Reading',
   open: 'Reading',
@@ -157,7 +172,7 @@ const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
 };
 /** How many answers it holds. */
 export const answersIn = (k: Entry) =>
-  k.kind === 'answer' || k.kind === 'reply'
+  k.kind === 'answer' || k.kind === 'reply' || k.kind === 'strokes'
     ? 1
     : k.kind === 'stage'
       ? (k.body as { answers: unknown[] }).answers.length

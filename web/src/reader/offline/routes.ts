@@ -5,6 +5,7 @@ import type { Paths } from '../../shared/api';
 const routes = {
   answer: ['put', '/my/tickets/{ticketId}/answers/{answerId}'],
   reply: ['put', '/my/tickets/{ticketId}/reply'],
+  strokes: ['put', '/my/tickets/{ticketId}/papers/{paperId}/strokes'],
   stage: ['put', '/my/checks/{sittingId}/stages/{stageId}'],
   spell: ['put', '/my/tickets/{ticketId}/spells/{spellId}'],
   recording: ['put', '/my/tickets/{ticketId}/recording/{recordId}'],

@@ -1,7 +1,6 @@
 import { ArrowCounterClockwise, Eraser, HighlighterCircle, Pencil } from '@phosphor-icons/react';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { sentence } from '../../shared/api';
 import { PaperPages, type Tool } from '../../shared/papers/PaperPages';
 import type { PaperCopy } from '../../shared/papers/strokes';
 import { isOpen } from '../../shared/ticketStates';
@@ -12,6 +11,7 @@ import { ReaderBar, ReaderPage, Say } from '../../ui/Reader';
 import { Segments } from '../../ui/Segments';
 import { Empty, Show } from '../../ui/Show';
 import { toTicket, useMine } from '../queries';
+import { KeptNote } from '../KeptNote';
 import { ToMyReading } from '../ToMyReading';
 import { useMyPapers } from './paperQueries';
 import { useStrokes } from './useStrokes';
@@ -27,6 +27,7 @@ export default function Papers() {
       <ReaderBar className="sticky top-0">
         <ToMyReading />
         <PageTitle>{t('Papers')}</PageTitle>
+        <KeptNote />
         <span className="grow" />
         {ticket && (
           <Button asChild size="reader">
@@ -71,7 +72,7 @@ export default function Papers() {
 }
 
 function One({ ticketId, paper, open }: { ticketId: string; paper: PaperCopy; open: boolean }) {
-  const { all, failed, add, rub, undo } = useStrokes(ticketId, paper.id, paper.strokes);
+  const { all, error, add, rub, undo } = useStrokes(ticketId, paper);
   const [tool, setTool] = useState<Tool>('Fine');
   const draws = open && paper.eachOwn;
   return (
@@ -98,7 +99,7 @@ function One({ ticketId, paper, open }: { ticketId: string; paper: PaperCopy; op
           </Button>
         </div>
       )}
-      {failed ? <Say role="alert">{sentence(failed)}</Say> : null}
+      {error && <Say role="alert">{error}</Say>}
       <PaperPages
         src={`/api/my/tickets/${ticketId}/papers/${paper.id}/file`}
         kind={paper.kind}

@@ -1,65 +1,40 @@
-import { useEffect, useRef, useState } from 'react';
-import { api, ok } from '../../shared/api';
-import { joined, type Stroke } from '../../shared/papers/strokes';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { sentence } from '../../shared/api';
+import { keys } from '../../shared/keys';
+import { joined, type PaperCopy, type Stroke } from '../../shared/papers/strokes';
+import { keptStrokes, sendStrokes, useOutbox } from '../offline/outbox';
 
-const soon = 700;
-const keyOf = (ticketId: string, paperId: string) => `dc-strokes-${ticketId}-${paperId}`;
-
-function kept(key: string): Stroke[] {
-  try {
-    return JSON.parse(localStorage.getItem(key) ?? '[]') as Stroke[];
-  } catch {
-    return [];
-  }
-}
-
-/** What a reader draws on one paper: on this device at once, and on the server as soon as that can be. */
-export function useStrokes(ticketId: string, paperId: string, there: readonly Stroke[]) {
-  const key = keyOf(ticketId, paperId);
-  const [waiting, setWaiting] = useState(() => kept(key));
-  const [failed, setFailed] = useState<unknown>();
-  const sent = useRef(0);
-  const all = joined(there, waiting);
-  useEffect(() => {
-    if (waiting.length === 0) return;
-    localStorage.setItem(key, JSON.stringify(waiting));
-    const send = async () => {
-      const round = ++sent.current;
-      try {
-        await ok(
-          api.PUT('/my/tickets/{ticketId}/papers/{paperId}/strokes', {
-            params: { path: { ticketId, paperId } },
-            body: { strokes: waiting },
-          }),
-        );
-        setFailed(undefined);
-        // What was drawn meanwhile still waits.
-        if (round === sent.current) localStorage.removeItem(key);
-      } catch (problem) {
-        setFailed(problem);
-      }
-    };
-    const timer = setTimeout(() => void send(), soon);
-    const again = () => void send();
-    addEventListener('online', again);
-    return () => {
-      clearTimeout(timer);
-      removeEventListener('online', again);
-    };
-  }, [waiting, key, ticketId, paperId]);
-  const put = (s: Stroke) => setWaiting((before) => joined(before, [s]));
+/** What a reader draws on one paper: on this device at once, and with the rest of their work on its way. */
+export function useStrokes(ticketId: string, paper: PaperCopy) {
+  const client = useQueryClient();
+  const [error, setError] = useState('');
+  useOutbox();
+  const all = joined(paper.strokes, keptStrokes(ticketId, paper.id));
+  const put = async (s: Stroke) => {
+    // Whoever leaves and comes back finds it, also while the server does not know it yet.
+    client.setQueryData<PaperCopy[]>(keys.my.papers(ticketId), (now) =>
+      now?.map((p) => (p.id === paper.id ? { ...p, strokes: joined(p.strokes, [s]) } : p)),
+    );
+    try {
+      await sendStrokes(ticketId, paper.id, joined(keptStrokes(ticketId, paper.id), [s]));
+      setError('');
+    } catch (e) {
+      setError(sentence(e));
+    }
+  };
   return {
     all,
-    failed,
-    add: put,
+    error,
+    add: (s: Stroke) => void put(s),
     rub: (id: string) => {
       const s = all.find((x) => x.id === id);
-      if (s) put({ ...s, gone: true });
+      if (s) void put({ ...s, gone: true });
     },
     /** Takes the last stroke back. */
     undo: () => {
       const last = all.findLast((x) => !x.gone);
-      if (last) put({ ...last, gone: true });
+      if (last) void put({ ...last, gone: true });
     },
   };
 }

@@ -1,6 +1,9 @@
 import worker from 'pdfjs-dist/legacy/build/pdf.worker.min.mjs?url';
 
-/** The pages of a PDF as pictures in their own addresses, one after another: the pages of this application show no others. What a PDF would run is never run. */
+/**
+ * The pages of a PDF as pictures in their own addresses, one after another: the pages of this application show no
+ * others. What a PDF would run is never run.
+ */
 export async function pagesOf(file: ArrayBuffer, width: number, page: (picture: string, ratio: number) => void) {
   const { getDocument, GlobalWorkerOptions } = await import('pdfjs-dist/legacy/build/pdf.mjs');
   GlobalWorkerOptions.workerSrc = worker;

@@ -55,7 +55,10 @@ function Connect({ classId, name, close }: { classId: string; name: string; clos
     <Form of={form}>
       <p>
         {t(
-          'What you share appears in {{name}} for exactly the readers who have it, with its title, due day and a link to the task. No level, version or group is shown.',
+          phrase(
+            'What you share appears in {{name}} for exactly the readers who have it, with its title, due day and a ' +
+              'link to the task. No level, version or group is shown.',
+          ),
           { name },
         )}
       </p>
