@@ -166,6 +166,7 @@ test('a link is followed and done, seen as the reader sees it, and released', as
 
   await mateo.getByRole('button', { name: 'I have done it' }).click();
   await expect(mateo.getByRole('heading', { name: 'Handed in' })).toBeVisible();
+  await expect(mateo.getByText('It is safe here')).toHaveCount(0);
   await context.close();
   await assignments(page, 'Who is where');
   await page
@@ -209,6 +210,16 @@ test('questions alone and reading aloud alone are given from the tray', async ({
     await page.getByRole('button', { name: 'Assign to 1 reader…' }).click();
     return page.getByRole('dialog');
   };
+  // Whether Mateo has had a text hangs on the demo's weeks.
+  const assign = async (dialog) => {
+    const send = dialog.getByRole('button', { name: /^Assign to [01] reader/ });
+    await expect(dialog.getByText(/ of 1 readers? /).first()).toBeVisible();
+    const had = dialog.getByRole('checkbox', { name: 'Skip readers who have had it' });
+    if (await had.isVisible()) await had.uncheck();
+    await expect(send).toHaveText('Assign to 1 reader');
+    await send.click();
+    await expect(dialog).toBeHidden();
+  };
   let dialog = await fromTray('The Ferry Cat');
   await choose(dialog.getByRole('combobox', { name: 'What readers do' }), 'Answer questions only');
   const questions = dialog.getByRole('group', { name: /^Questions, / });
@@ -217,14 +228,10 @@ test('questions alone and reading aloud alone are given from the tray', async ({
   for (let i = 2; i < all; i++) await questions.getByRole('checkbox').nth(i).click();
   await expect(dialog.getByRole('group', { name: `Questions, 2 of ${all}` })).toBeVisible();
   await axe(page, 'choosing questions');
-  const had = dialog.getByRole('checkbox', { name: 'Skip readers who have had it' });
-  if (await had.isVisible()) await had.uncheck();
-  await dialog.getByRole('button', { name: 'Assign to 1 reader' }).click();
-  await expect(dialog).toBeHidden();
+  await assign(dialog);
   dialog = await fromTray('The Last Bus');
   await choose(dialog.getByRole('combobox', { name: 'What readers do' }), 'Read aloud and record');
-  await dialog.getByRole('button', { name: 'Assign to 1 reader' }).click();
-  await expect(dialog).toBeHidden();
+  await assign(dialog);
 
   const { page: mateo, context } = await child(browser);
   await begin(mateo, 'The Ferry Cat');

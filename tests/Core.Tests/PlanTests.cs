@@ -1,3 +1,4 @@
+using System.Globalization;
 using CsCheck;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Plans;
@@ -71,6 +72,20 @@ public sealed class PlanTests
                     }
                 }
             );
+
+    [Theory]
+    [InlineData("2026-10-31", 0, 0)]
+    [InlineData("2026-11-01", 0, 0)]
+    [InlineData("2026-11-07", 1, 0)]
+    [InlineData("2026-11-06", 0, 4)]
+    public void What_is_seen_from_a_weekend_on_is_the_next_weeks(string seen, int week, int day)
+    {
+        var from = DateOnly.Parse(seen, CultureInfo.InvariantCulture);
+        var terms = new AssignmentTerms(from, from.AddDays(6));
+        var item = Plan.ItemOf(Monday, terms, TaskKind.Link, "Tides", null, null, (1, false, false));
+        (item.Week, item.Day).ShouldBe((week, day));
+        item.Days.ShouldBe(terms.DueOn!.Value.DayNumber - Monday.AddDays(7 * week + day).DayNumber);
+    }
 
     [Fact]
     public void Everything_laid_is_seen_and_due_on_school_days_in_the_order_of_its_weeks() =>

@@ -48,7 +48,7 @@ public static class Plan
 
     private const int MostDays = 60;
 
-    /// <summary>A task that was given or drafted, as an item.</summary>
+    /// <summary>A task that was given or drafted, as an item. What is seen from a weekend on is the next week's.</summary>
     /// <param name="monday">Of the plan's first week.</param>
     public static PlanItem ItemOf(
         DateOnly monday,
@@ -60,11 +60,13 @@ public static class Plan
         (int Attempts, bool OnTheWay, bool Aloud) how
     )
     {
-        var at = terms.VisibleFrom.DayNumber - monday.DayNumber;
+        var weekday = ((int)terms.VisibleFrom.DayOfWeek + 6) % WeekDays;
+        var first = weekday > Friday ? terms.VisibleFrom.AddDays(WeekDays - weekday) : terms.VisibleFrom;
+        var at = first.DayNumber - monday.DayNumber;
         return new(
             at / WeekDays,
-            Math.Min(at % WeekDays, Friday),
-            terms.DueOn is { } due ? due.DayNumber - terms.VisibleFrom.DayNumber : null,
+            at % WeekDays,
+            terms.DueOn is { } due ? Math.Max(0, due.DayNumber - first.DayNumber) : null,
             kind,
             title,
             textId,

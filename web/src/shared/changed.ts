@@ -37,7 +37,11 @@ const asksAgain = (what: Changed) => {
   return { predicate: (q: { queryKey: readonly unknown[] }) => of.has(q.queryKey[0]) };
 };
 
-export const changed = (client: QueryClient, what: Changed) => client.invalidateQueries(asksAgain(what));
+export async function changed(client: QueryClient, what: Changed) {
+  // What was asked for beforehand, by a page that is not there yet, would come with what was before and count as new.
+  await client.cancelQueries({ ...asksAgain(what), type: 'inactive', fetchStatus: 'fetching' });
+  await client.invalidateQueries(asksAgain(what));
+}
 
 /** Says what was changed: what is shown of it is asked for again. */
 export function useChanged() {

@@ -15,7 +15,7 @@ import { SavePlan } from '../plans/SavePlan';
 import { StreamDialog } from '../stream/StreamDialog';
 import { TaskDialog } from '../TaskDialog';
 import { useWeekShown, WeekSteps } from '../WeekSteps';
-import { daysOfWeek } from './weekLayout';
+import { daysOfWeek, ofWeek } from './weekLayout';
 import { CalendarDialog } from './CalendarDialog';
 import { GiveDrafts } from './GiveDrafts';
 import { PlatePanel } from './PlatePanel';
@@ -60,9 +60,6 @@ export default function Week() {
   );
 }
 
-const inWeek = (d: WeekData, monday: string) =>
-  d.plates.filter((p) => p.assignment.visibleFrom >= monday && p.assignment.visibleFrom < addDays(monday, daysOfWeek));
-
 function Deeds({ data, classId, monday }: { data: WeekData; classId: string; monday: string }) {
   const plan = usePlan(classId);
   const [giving, setGiving] = useState(false);
@@ -72,8 +69,8 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
   const { data: room } = useOutletContext<Place>();
   const navigate = useNavigate();
   const next = addDays(monday, daysOfWeek);
-  const here = inWeek(data, monday);
-  const planned = [...here, ...inWeek(data, next)];
+  const here = ofWeek(data.plates, monday);
+  const planned = [...here, ...ofWeek(data.plates, next)];
   const drafts = data.plates.filter((p) => p.assignment.draft);
   return (
     <>

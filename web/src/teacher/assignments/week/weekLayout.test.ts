@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gap, lay, mondayOf, schoolDay, type Plate } from './weekLayout';
+import { gap, lay, mondayOf, ofWeek, schoolDay, type Plate } from './weekLayout';
 
 const days = ['2026-11-23', '2026-11-24', '2026-11-25', '2026-11-26', '2026-11-27'];
 const week = days.map((day) => ({ day, off: day === '2026-11-25' }));
@@ -40,6 +40,16 @@ describe('a week', () => {
     expect(gap(laid, week, 0, 4)).toEqual({ from: 3, to: 4, whole: false });
     expect(gap([], week, 0, 4)).toEqual({ from: 0, to: 4, whole: true });
     expect(gap(lay([plate('2026-11-23', '2026-11-27')], days).laid, week, 0, 4)).toBeNull();
+  });
+
+  it('has what was given on the weekend before it, and not what is given on its own', () => {
+    const seen = ['2026-11-20', '2026-11-21', '2026-11-22', '2026-11-23', '2026-11-27', '2026-11-28'];
+    expect(
+      ofWeek(
+        seen.map((day) => plate(day, null)),
+        '2026-11-23',
+      ).map((p) => p.assignment.visibleFrom),
+    ).toEqual(seen.slice(1, 5));
   });
 
   it('moves by school days', () => {

@@ -5,12 +5,20 @@ export type Plate = Api<'WeekPlate'>;
 type Row = Api<'WeekRow'>;
 
 export const daysOfWeek = 7;
+const weekend = 2;
 
 /** Monday of the week a day is in. */
 export function mondayOf(day: string): string {
   const weekday = (new Date(`${day}T12:00:00`).getDay() + 6) % 7;
   return addDays(day, -weekday);
 }
+
+/** What begins in the week of a Monday; what is seen from the weekend before on is there on Monday. */
+export const ofWeek = (plates: readonly Plate[], monday: string) =>
+  plates.filter((p) => {
+    const { visibleFrom } = p.assignment;
+    return visibleFrom >= addDays(monday, -weekend) && visibleFrom < addDays(monday, daysOfWeek - weekend);
+  });
 
 /** A plate in its row: from which day to which, counted from 0, and in which lane. */
 export interface Laid {
