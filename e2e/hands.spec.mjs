@@ -139,24 +139,34 @@ test('what is read out of a reader’s way in and of their page is what is there
       - region "Next for you":
         - heading "Next for you" [level=2]
         - article:
+          - paragraph: /Due .+/
           - heading /.+/ [level=3]
           - paragraph: /.+/
           - paragraph: /words, \\d+ questions/
           - link /^(Start|Continue) reading. .+/
-        - region "Choose something to read":
-          - heading "Choose something to read" [level=2]
-          - list:
-            - listitem:
-              - article:
-                - heading /.+/ [level=3]
-                - paragraph: /.+/
-                - paragraph: /words/
-                - button /^Read .+/
-      - region "Finished":
-        - heading "Finished" [level=2]
-        - paragraph: /.+/
+      - region "My week":
+        - heading "My week" [level=2]
+        - paragraph: /words so far/
+        - img
+      - region "My goals":
+        - heading "My goals" [level=2]
+        - text: /by .+/
+        - img /texts like/
+      - region /answered/:
+        - heading /answered/ [level=2]
+      - region "Choose something to read":
+        - heading "Choose something to read" [level=2]
         - list:
           - listitem:
-            - link /\\d+% on the first try/
+            - button /^Read .+/
+      - region "Kept words":
+        - heading "Kept words" [level=2]
+        - link /^Practise \\d/
+      - region "Finished":
+        - heading "Finished" [level=2]
+        - link /^All \\d+/
+        - list:
+          - listitem:
+            - link /right at once/
   `);
 });

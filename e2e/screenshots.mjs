@@ -170,9 +170,9 @@ await child
 await shot(child, 'quiz');
 await child.getByRole('link', { name: 'Stop for now' }).click();
 await child
-  .getByRole('link', { name: /on the first try/ })
+  .getByRole('link', { name: /right at once/ })
   .first()
   .click();
-await child.getByRole('heading', { name: /right on the first try/ }).waitFor();
+await child.getByText(/\d of \d right on the first try/).waitFor();
 await shot(child, 'result');
 await browser.close();

@@ -21,7 +21,8 @@ const fresh = async (page, many) => {
     texts: rows.filter((x) => textIds.includes(x.id) && !before.has(x.id)).slice(0, many),
     /** Of each text, pairs of versions that one reader can have within reach. */
     near: rows
-      .filter((x) => !before.has(x.id) && x.questions > 0)
+      .filter((x) => x.questions > 0)
+      .sort((one, other) => before.has(one.id) - before.has(other.id))
       .flatMap((x) => {
         const depths = x.versions.map((v) => v.depth).sort((one, other) => one - other);
         const deeper = depths.find((d, i) => i > 0 && d - depths[i - 1] > 1 && d - depths[i - 1] < 12.4);
@@ -130,6 +131,9 @@ test('a reader takes a harder or easier version within reach, and the teacher se
     .getByRole('button', { name: /^Assign to/ })
     .click();
   const dialog = page.getByRole('dialog');
+  const had = dialog.getByRole('checkbox', { name: 'Skip readers who have had it' });
+  await expect(dialog.getByText(/ of 1 readers? /).first()).toBeVisible();
+  if (await had.isVisible()) await had.uncheck();
   await dialog.getByRole('checkbox', { name: 'Readers may change to another version within reach' }).click();
   await dialog.getByRole('button', { name: /^Assign to/ }).click();
   await expect(dialog).toBeHidden();

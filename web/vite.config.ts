@@ -55,16 +55,16 @@ export default defineConfig({
             options: { cacheName: 'dc-assets', expiration: { maxEntries: 120 } },
           },
           {
-            urlPattern: /\/api\/my\/tickets\/[^/]+\/sound$/,
+            urlPattern: /\/api\/(my\/tickets\/[^/]+\/sound|voice\/[0-9a-f]+)$/,
             handler: 'CacheFirst',
             options: {
               cacheName: 'dc-sounds',
               rangeRequests: true,
-              expiration: { maxEntries: 40, maxAgeSeconds: 12 * 3600 },
+              expiration: { maxEntries: 80, maxAgeSeconds: 12 * 3600 },
             },
           },
           {
-            urlPattern: /\/api\/pictures\//,
+            urlPattern: /\/api\/(pictures\/|texts\/[^/]+\/picture$)/,
             handler: 'CacheFirst',
             options: { cacheName: 'dc-pictures', expiration: { maxEntries: 200, maxAgeSeconds: 12 * 3600 } },
           },

@@ -31,6 +31,8 @@ ensure_tools() {
   need node nodejs npm
   need '/usr/lib/postgresql/*/bin/initdb' postgresql
   need /usr/share/zoneinfo/Europe/London tzdata
+  need '/usr/lib/*/libespeak-ng.so.1' libespeak-ng1 espeak-ng-data
+  need lame lame
   need curl curl
 }
 
@@ -63,12 +65,12 @@ build_web() {
 build_web_now() { say "Building the pages"; (cd "$ROOT/web" && npx --no-install vite build --logLevel error); }
 
 build_server() {
-  [ -f "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" ] && [ -f "$ROOT/src/DeepCurrent.Cli/bin/Release/net10.0/DeepCurrent.Cli.dll" ] && [ -f "$ROOT/src/DeepCurrent.District/bin/Release/net10.0/DeepCurrent.District.dll" ] && [ -f "$ROOT/src/DeepCurrent.Listener/bin/Release/net10.0/DeepCurrent.Listener.dll" ] || rm -f "$ROOT/.data/stamps/server"
+  [ -f "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" ] && [ -f "$ROOT/src/DeepCurrent.Cli/bin/Release/net10.0/DeepCurrent.Cli.dll" ] && [ -f "$ROOT/src/DeepCurrent.District/bin/Release/net10.0/DeepCurrent.District.dll" ] && [ -f "$ROOT/src/DeepCurrent.Listener/bin/Release/net10.0/DeepCurrent.Listener.dll" ] && [ -f "$ROOT/src/DeepCurrent.Voice/bin/Release/net10.0/DeepCurrent.Voice.dll" ] || rm -f "$ROOT/.data/stamps/server"
   unless_same server "$(fingerprint src languages Directory.Build.props Directory.Packages.props)" build_server_now
 }
 build_server_now() {
   say "Building the server (the first time takes a minute or two)"
-  for project in Web Cli District Listener; do
+  for project in Web Cli District Listener Voice; do
     dotnet build "$ROOT/src/DeepCurrent.$project" -c Release -v q --nologo >"$ROOT/.data/build.log" 2>&1 || { grep -E 'error|warn' "$ROOT/.data/build.log" | sort -u | head -20 >&2; fail "the build failed"; }
   done
 }
@@ -117,7 +119,7 @@ database() { [ "$(sql "select 1 from pg_database where datname = '$1'")" = 1 ] |
 
 connection() { echo "Host=127.0.0.1;Port=$PGPORT_;Username=deepcurrent;Password=$PGPASS_;Database=$1;Maximum Pool Size=40"; }
 
-# stand_ins FIRST-PORT: starts what stands in for the district's roster server and for a listening device; sets STAND_INS (their processes) and the settings that lead to them.
+# stand_ins FIRST-PORT: starts the voice, and what stands in for the district's roster server and for a listening device; sets STAND_INS (their processes) and the settings that lead to them.
 stand_ins() {
   local port; port=$(free_port "$1")
   dotnet "$ROOT/src/DeepCurrent.District/bin/Release/net10.0/DeepCurrent.District.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/district.log" 2>&1 &
@@ -128,4 +130,8 @@ stand_ins() {
   dotnet "$ROOT/src/DeepCurrent.Listener/bin/Release/net10.0/DeepCurrent.Listener.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/listener.log" 2>&1 &
   STAND_INS="$STAND_INS $!"
   export Listener__Address="http://127.0.0.1:$port"
+  port=$(free_port "$((port + 1))")
+  dotnet "$ROOT/src/DeepCurrent.Voice/bin/Release/net10.0/DeepCurrent.Voice.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/voice.log" 2>&1 &
+  STAND_INS="$STAND_INS $!"
+  export Voice__Address="http://127.0.0.1:$port"
 }

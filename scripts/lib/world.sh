@@ -4,5 +4,5 @@ name=$1 port=$2
 cluster testpg 54420
 sql "drop database if exists $name with (force)" >/dev/null 2>&1
 sql "create database $name template deepcurrent_demo" >/dev/null
-DOTNET_TieredPGO=0 ConnectionStrings__DeepCurrent=$(connection "$name") Content__Folder="$ROOT/content" ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTries=200 SignIn__FreeTriesOfAnAddress=5000 \
+DOTNET_TieredPGO=0 Voice__Ahead=false ConnectionStrings__DeepCurrent=$(connection "$name") Content__Folder="$ROOT/content" ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTries=200 SignIn__FreeTriesOfAnAddress=5000 \
   exec dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >>"$ROOT/.data/$name.log" 2>&1

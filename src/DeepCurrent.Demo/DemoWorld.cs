@@ -18,11 +18,14 @@ using DeepCurrent.Data.Choosing;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
+using DeepCurrent.Data.KeptWords;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Notes;
 using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Plans;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Texts;
@@ -50,7 +53,10 @@ public sealed class DemoWorld(
     SittingStore sittings,
     ReplyStore replies,
     PlanStore savedPlans,
-    WordListStore lists
+    WordListStore lists,
+    NoteStore notes,
+    KeptWordStore keptWords,
+    OwnReadingStore ownReadings
 )
 {
     public const string Password = "low water at nine";
@@ -81,6 +87,7 @@ public sealed class DemoWorld(
     private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
     private readonly DemoPlans plans = new(changes);
     private readonly DemoTasks tasks = new(changes, tickets, replies, savedPlans, lists);
+    private readonly DemoOwn own = new(tickets, texts, notes, keptWords, ownReadings);
     private ClassId tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 
@@ -126,6 +133,8 @@ public sealed class DemoWorld(
             await choosing.Put(classId, new(Open: true));
             void Told(int done) => say($"Demo world: {name}, week {done} of {WeeksGone + 1}");
             await Live(classId, year, teacher, people, library, clock.DayOf(now), now, Told);
+            if (code == ClassCode)
+                await own.Give(people, teacher, clock, now);
             if (code == WritingCode)
                 await tasks.Give(classId, year, teacher, people, year.FirstDay.AddDays(7 * WeeksGone), now);
         }
@@ -520,7 +529,8 @@ public sealed class DemoWorld(
                 SpellId.New(),
                 page,
                 seconds / pages * (0.85 + 0.3 * random.NextDouble()),
-                when.AddSeconds(seconds * page / pages)
+                when.AddSeconds(seconds * page / pages),
+                Chart
             );
         return seconds;
     }

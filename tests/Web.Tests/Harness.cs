@@ -30,6 +30,8 @@ public sealed class Harness : IAsyncLifetime
     /// <summary>The simulated listening device; its mood can be set.</summary>
     public Microsoft.AspNetCore.Builder.WebApplication Device { get; private set; } = null!;
 
+    private Microsoft.AspNetCore.Builder.WebApplication? speaking;
+
     public Forwarder Line { get; private set; } = null!;
 
     public IServiceProvider Services => factory!.Services;
@@ -61,6 +63,8 @@ public sealed class Harness : IAsyncLifetime
         var source = district.Urls.First();
         Device = DeepCurrent.Listener.ListenerServer.Build(["--urls", "http://127.0.0.1:0", "--Listener:Known", Known]);
         await Device.StartAsync();
+        speaking = DeepCurrent.Voice.VoiceServer.Build(["--urls", "http://127.0.0.1:0"]);
+        await speaking.StartAsync();
         instance = () => Instance(database.ConnectionString, source);
         factory = Started();
         var first = await new Person(this).Post(
@@ -96,6 +100,8 @@ public sealed class Harness : IAsyncLifetime
                 .UseSetting("SignIn:FreeTries", FreeTries.ToString(System.Globalization.CultureInfo.InvariantCulture))
                 .UseSetting("Listener:Address", Device.Urls.First())
                 .UseSetting("Listener:Seconds", "2")
+                .UseSetting("Voice:Address", speaking!.Urls.First())
+                .UseSetting("Voice:Ahead", "false")
                 .UseSetting("RosterSource:Name", "District")
                 .UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2")
                 .UseSetting("RosterSource:TokenAddress", $"{source}/token")
@@ -163,6 +169,8 @@ public sealed class Harness : IAsyncLifetime
             await district.DisposeAsync();
         if (Device is not null)
             await Device.DisposeAsync();
+        if (speaking is not null)
+            await speaking.DisposeAsync();
         Directory.Delete(Known, recursive: true);
         Line.Dispose();
     }

@@ -48,6 +48,13 @@ public static class Plan
 
     private const int MostDays = 60;
 
+    /// <summary>The day itself, or of a weekend the Monday after.</summary>
+    public static DateOnly FirstWeekday(DateOnly day)
+    {
+        var weekday = ((int)day.DayOfWeek + 6) % WeekDays;
+        return weekday > Friday ? day.AddDays(WeekDays - weekday) : day;
+    }
+
     /// <summary>A task that was given or drafted, as an item. What is seen from a weekend on is the next week's.</summary>
     /// <param name="monday">Of the plan's first week.</param>
     public static PlanItem ItemOf(
@@ -60,8 +67,7 @@ public static class Plan
         (int Attempts, bool OnTheWay, bool Aloud) how
     )
     {
-        var weekday = ((int)terms.VisibleFrom.DayOfWeek + 6) % WeekDays;
-        var first = weekday > Friday ? terms.VisibleFrom.AddDays(WeekDays - weekday) : terms.VisibleFrom;
+        var first = FirstWeekday(terms.VisibleFrom);
         var at = first.DayNumber - monday.DayNumber;
         return new(
             at / WeekDays,

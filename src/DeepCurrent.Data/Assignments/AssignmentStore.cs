@@ -351,7 +351,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 """
                 select k.id, v.words
                 from ticket k join version v on v.id = k.version_id
-                where k.reader_id = @readerId
+                where k.reader_id = @readerId and k.full_reading
                 limit 5000
                 """,
                 new { readerId }
@@ -387,8 +387,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         return await db.All<ClassReading>(
             $"""
             select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast,
-                   case when y.kind = '{nameof(TaskKind.Quiz)}' then 0 else v.words end as words,
-                   coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
+                   case when k.full_reading then v.words else 0 end as words, k.active_seconds as seconds
             from enrolment e
               join ticket k on k.reader_id = e.reader_id
               join task y on y.id = k.task_id
@@ -438,7 +437,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     private const string TicketSql = """
         select k.id, k.reader_id, y.kind, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state,
           k.forecast, k.page, coalesce(jsonb_array_length(v.pages), 0) as pages,
-               k.score, coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds,
+               k.score, k.active_seconds as seconds,
                k.opened_at, k.handed_in_at, k.before_mean, k.before_sd, k.after_mean, k.after_sd
         from ticket k
           join reader r on r.id = k.reader_id

@@ -214,7 +214,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
             $"""
             select {TaskSql.Title} as title, k.handed_in_at, coalesce(k.due_on, a.due_on) as due_on,
               case when k.state = {TicketStates.Released} then k.score end as score,
-              coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
+              k.active_seconds / 60 as minutes
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id

@@ -167,6 +167,24 @@ public static class ReaderThings
             Key: "class_id",
             Twin: "m.class_id = x.class_id"
         ),
+        new("note", n => $"{n:count} notes", OnMerge.Moves, OnDelete.Cascades, Work: true, "notes", Only: OfKeptTicket),
+        new(
+            "kept_word",
+            n => $"{n:count} words to practise",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "keptWords",
+            Twin: "m.text = x.text"
+        ),
+        new(
+            "own_reading",
+            n => $"{n:count} readings elsewhere",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "readElsewhere"
+        ),
         new("loan", n => $"{n:count} copies on loan", OnMerge.Moves, OnDelete.Cascades, Work: true, "loans"),
         new(
             "guardianship",

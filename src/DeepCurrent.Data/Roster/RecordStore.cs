@@ -80,6 +80,19 @@ public sealed class RecordStore(NpgsqlDataSource db)
               left join version v on v.id = k.version_id
               left join text t on t.id = v.text_id
             where k.reader_id = r.id),
+          'notes',
+          (
+            select json_agg(
+              json_build_object(
+                'page', o.page, 'passage', o.quote, 'words', o.words, 'at', o.at, 'removedAt', o.removed_at, 'answer',
+                o.answer, 'answeredAt', o.answered_at)
+              order by o.at)
+            from note o
+            where o.reader_id = r.id),
+          'keptWords',
+          (select json_agg(to_jsonb(w) - 'reader_id' order by w.kept_at) from kept_word w where w.reader_id = r.id),
+          'readElsewhere',
+          (select json_agg(to_jsonb(o) - 'reader_id' order by o.day) from own_reading o where o.reader_id = r.id),
           'oralReadings',
           (
             select json_agg(

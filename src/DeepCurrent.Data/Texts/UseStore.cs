@@ -47,8 +47,8 @@ public sealed class UseStore(NpgsqlDataSource db)
           count(distinct k.reader_id) filter (where k.handed_in_at is not null)::int as readers,
                avg(k.forecast) filter (where k.score is not null) as forecast, avg(k.score) as score,
                percentile_cont(0.5) within group (
-                 order by (select sum(s.seconds) from spell s where s.ticket_id = k.id)
-               ) filter (where k.handed_in_at is not null) / 60 as minutes,
+                 order by k.active_seconds
+               ) filter (where k.full_reading) / 60 as minutes,
                max(k.handed_in_at) as last
         from task y join ticket k on k.task_id = y.id join class c on c.id = k.class_id
         where y.text_id = @textId

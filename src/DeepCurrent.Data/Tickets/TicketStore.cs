@@ -6,6 +6,7 @@ using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
@@ -36,6 +37,15 @@ public sealed record MyTicket
     public required int Questions { get; init; }
 
     public required int Answered { get; init; }
+
+    /// <summary>What it is about, where it is a text.</summary>
+    public required TextId? TextId { get; init; }
+
+    /// <summary>Time spent reading; what stood still is cut.</summary>
+    public required double ActiveSeconds { get; init; }
+
+    /// <summary>What the text's picture shows; null where it has none.</summary>
+    public required string? Picture { get; init; }
 
     /// <summary>Words of the list, where there is one.</summary>
     public required int ToPractise { get; init; }
@@ -162,7 +172,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     {
         return await db.All<MyTicket>(
             $"""
-            select k.id, k.assignment_id, y.kind, {TaskSql.Title} as title,
+            select k.id, k.assignment_id, y.kind, {TaskSql.Title} as title, v.text_id, k.active_seconds,
+                   (select p.description from text_picture p where p.text_id = v.text_id) as picture,
                    coalesce(t.blurb, y.content ->> 'prompt') as blurb,
                    case when y.kind = '{nameof(TaskKind.Quiz)}' then 0 else coalesce(v.words, 0) end as words,
                    coalesce(jsonb_array_length(v.pages), 0) as pages, k.page,
@@ -367,9 +378,18 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
 
     /// <summary>Keeps how long a page was open. The spell's id is the client's: sending it again with more seconds
     /// lengthens it, never adds a second one.</summary>
-    public async Task Spend(OpenTicket ticket, SpellId spellId, int page, double seconds, DateTimeOffset startedAt)
+    public async Task Spend(
+        OpenTicket ticket,
+        SpellId spellId,
+        int page,
+        double seconds,
+        DateTimeOffset startedAt,
+        LevelChart chart
+    )
     {
-        await db.Run(
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync(
             """
             insert into spell (id, ticket_id, page, seconds, started_at)
             values (@spellId, @Id, @page, @seconds, @startedAt)
@@ -386,8 +406,11 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                 seconds,
                 startedAt,
                 open = TicketStates.Open,
-            }
+            },
+            t
         );
+        await ReadingKeeper.Judge(c, t, ticket.Id, chart);
+        await t.CommitAsync();
     }
 
     /// <summary>Hands a ticket in: scores it, turns first attempts into evidence, moves the reader's depth. Doing it

@@ -4,6 +4,7 @@ using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Texts;
 using Npgsql;
 
@@ -107,6 +108,7 @@ internal sealed class TicketWork
             },
             t
         );
+        await ReadingKeeper.Judge(c, t, ticket.Id, chart);
         return settled;
     }
 

@@ -17,7 +17,10 @@ public static class ContentReader
     public static TextFolder Read(string folder) =>
         Read(
             Path.GetFileName(Path.TrimEndingDirectorySeparator(folder)),
-            Directory.EnumerateFiles(folder).ToDictionary(f => Path.GetFileName(f), File.ReadAllText)
+            Directory
+                .EnumerateFiles(folder)
+                .Where(f => Path.GetExtension(f) is ".yaml" or ".md")
+                .ToDictionary(f => Path.GetFileName(f), File.ReadAllText)
         );
 
     /// <summary>A folder's files, by name.</summary>

@@ -3,6 +3,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Library;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Choosing;
+using DeepCurrent.Data.Texts;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Texts;
@@ -34,6 +35,7 @@ public sealed record ChoiceRulesView(
 );
 
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
+/// <param name="Picture">What the text's picture shows; null where it has none.</param>
 public sealed record OfferView(
     TextId TextId,
     string Title,
@@ -42,7 +44,8 @@ public sealed record OfferView(
     string Blurb,
     int Words,
     int Questions,
-    Zone Zone
+    Zone Zone,
+    string? Picture
 );
 
 /// <param name="Open">Whether the reader may choose at all.</param>
@@ -143,30 +146,35 @@ public static class ChoosingEndpoints
         );
     }
 
-    private static async Task<ChoicesView> Mine(Desk desk, ChoosingStore store, LibraryShelf library)
+    private static async Task<ChoicesView> Mine(
+        Desk desk,
+        ChoosingStore store,
+        LibraryShelf library,
+        TextPictureStore pictures
+    )
     {
         var reader = desk.Self();
         var classes = await store.Classes(reader, await desk.Today());
         if (classes.Count == 0)
             return new(Open: false, 0, []);
         var past = await store.Past(reader);
-        var offers = await Offers(classes, past, desk, library);
+        var offers = (await Offers(classes, past, desk, library)).Take(MostOffers).ToList();
+        var shown = await pictures.Shown([.. offers.Select(o => o.Offer.Card.Id)]);
         return new(
             Open: true,
             Math.Max(0, classes.Max(c => c.Rules.MostOpen) - past.OpenChosen),
             [
-                .. offers
-                    .Take(MostOffers)
-                    .Select(o => new OfferView(
-                        o.Offer.Card.Id,
-                        o.Offer.Card.Title,
-                        o.Offer.Card.Kind,
-                        o.Offer.Card.Topic,
-                        o.Offer.Card.Blurb,
-                        o.Offer.Version.Words,
-                        o.Offer.Card.Questions,
-                        o.Offer.Zone
-                    )),
+                .. offers.Select(o => new OfferView(
+                    o.Offer.Card.Id,
+                    o.Offer.Card.Title,
+                    o.Offer.Card.Kind,
+                    o.Offer.Card.Topic,
+                    o.Offer.Card.Blurb,
+                    o.Offer.Version.Words,
+                    o.Offer.Card.Questions,
+                    o.Offer.Zone,
+                    shown.GetValueOrDefault(o.Offer.Card.Id)
+                )),
             ]
         );
     }

@@ -37,16 +37,26 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
         var today = await desk.Today();
         if (await schools.CurrentYear(school.Id, today) is not { } year || year.TermOn(today) is not { } term)
             return [];
-        var rows = await goals.OfReader(reader.Id, term.Id);
-        if (rows.Count == 0)
-            return [];
-        var words = await assignments.WordsOf(reader.Id);
-        var readings = (await assignments.History(reader.Id))
+        var (rows, weeks) = await Weeks(reader.Id, school, year, term, today);
+        var soFar = new TermSoFar(year, term, today);
+        return [.. rows.OrderBy(g => g.Kind).Select(g => GoalStandingView.Of(g, soFar, weeks))];
+    }
+
+    /// <summary>One reader's goals of a term, with the weeks they stand by.</summary>
+    public async Task<(IReadOnlyList<GoalRow> Goals, IReadOnlyList<WeekOfReading> Weeks)> Weeks(
+        ReaderId reader,
+        School school,
+        YearCalendar year,
+        Term term,
+        DateOnly today
+    )
+    {
+        var rows = await goals.OfReader(reader, term.Id);
+        var words = await assignments.WordsOf(reader);
+        var readings = (await assignments.History(reader))
             .Select(h => h.Ticket)
             .Where(k => k is { Score: not null, HandedInAt: not null, State: TicketState.Released })
             .Select(k => new ReadingDone(k.HandedInAt!.Value, k.Score!.Value.Value, words.GetValueOrDefault(k.Id)));
-        var soFar = new TermSoFar(year, term, today);
-        var weeks = soFar.Weeks(readings, school.UnderstoodFrom);
-        return [.. rows.OrderBy(g => g.Kind).Select(g => GoalStandingView.Of(g, soFar, weeks))];
+        return (rows, new TermSoFar(year, term, today).Weeks(readings, school.UnderstoodFrom));
     }
 }

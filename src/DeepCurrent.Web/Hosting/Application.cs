@@ -11,20 +11,24 @@ using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Groups;
 using DeepCurrent.Web.Guardians;
 using DeepCurrent.Web.Imports;
+using DeepCurrent.Web.KeptWords;
 using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.Lists;
 using DeepCurrent.Web.Live;
+using DeepCurrent.Web.Notes;
 using DeepCurrent.Web.OralReading;
 using DeepCurrent.Web.Papers;
 using DeepCurrent.Web.Plans;
 using DeepCurrent.Web.Print;
 using DeepCurrent.Web.Readers;
+using DeepCurrent.Web.Readings;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Streams;
 using DeepCurrent.Web.Texts;
 using DeepCurrent.Web.Tickets;
+using DeepCurrent.Web.Voices;
 using DeepCurrent.Web.WordLists;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.DataProtection;
@@ -62,6 +66,10 @@ public static class Application
         new PapersFeature(),
         new StreamsFeature(),
         new TicketsFeature(),
+        new ReadingsFeature(),
+        new NotesFeature(),
+        new VoicesFeature(),
+        new KeptWordsFeature(),
         new OralReadingFeature(),
         new LevelChecksFeature(),
         new GoalsFeature(),

@@ -35,6 +35,9 @@ public static class DemoLoader
             new(db, texts, notices),
             new(db, notices),
             new(db),
+            new(db),
+            new(db),
+            new(db),
             new(db)
         );
         var secrets = services.GetRequiredService<Secrets>();

@@ -84,7 +84,7 @@ public static class PlanEndpoints
         if (ids.Count > Plan.MostItems)
             throw Refused.Field("items", $"Choose 1 to {Plan.MostItems} tasks.");
         var rows = await assignments.InClass(ids, classId);
-        if (rows.Count < ids.Count || rows.Any(r => r.Chosen || r.VisibleFrom < request.Monday))
+        if (rows.Count < ids.Count || rows.Any(r => r.Chosen || Plan.FirstWeekday(r.VisibleFrom) < request.Monday))
             throw Refused.NotFound();
         var tasks = await assignments.Tasks(ids);
         var items = rows.OrderBy(r => r.VisibleFrom)

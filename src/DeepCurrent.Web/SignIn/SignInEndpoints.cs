@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.RegularExpressions;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Readers;
+using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
@@ -10,6 +11,7 @@ using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.Voices;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.DataProtection;
@@ -35,7 +37,9 @@ public sealed record SessionView(
     IReadOnlyList<ClassHead> Classes,
     HandedOver? HandedOver,
     Supports? Supports,
-    Language? Language
+    Language? Language,
+    HomeLook? Home,
+    bool Voice
 );
 
 public sealed record AdultSignIn(string UserName, string Password);
@@ -113,6 +117,7 @@ public static class SignInEndpoints
         GuardianStore guardians,
         IAntiforgery antiforgery,
         IDataProtectionProvider protection,
+        IVoice voice,
         HttpContext http
     )
     {
@@ -135,7 +140,9 @@ public static class SignInEndpoints
             who.Role == Role.Teacher ? await schools.Classes(who.Adult) : [],
             handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
             reader?.Supports,
-            home is { Length: > 0 } ? Languages.Of(home) : null
+            home is { Length: > 0 } ? Languages.Of(home) : null,
+            reader is null ? null : HomeLooks.For(reader.Grade),
+            voice.Ready
         );
     }
 

@@ -1,4 +1,5 @@
 using System.Security.Cryptography;
+using System.Xml.Linq;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Formats.Content;
 
@@ -6,8 +7,16 @@ namespace DeepCurrent.Web.Texts;
 
 /// <summary>Puts the texts that ship into the library. Those that are there already are left alone, unless what ships
 /// has changed since.</summary>
-public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvider clock, ILogger<ContentLoader> log)
+public sealed class ContentLoader(
+    TextStore texts,
+    TextKeeper keeper,
+    TextPictureStore pictures,
+    TimeProvider clock,
+    ILogger<ContentLoader> log
+)
 {
+    private const string PictureFile = "picture.svg";
+
     public async Task<int> Load(string folder)
     {
         var known = await texts.Shipped();
@@ -28,14 +37,33 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
             );
             changed++;
         }
+        foreach (var path in Directory.EnumerateDirectories(folder).Order())
+            if (File.Exists(Path.Combine(path, PictureFile)))
+                await pictures.PutShipped(
+                    Path.GetFileName(path),
+                    Drawing(await File.ReadAllBytesAsync(Path.Combine(path, PictureFile)))
+                );
         log.LogInformation("{Changed} texts added to the library or brought up to date", changed);
         return changed;
+    }
+
+    /// <summary>A drawing says itself what it shows.</summary>
+    private static TextPicture Drawing(byte[] svg)
+    {
+        var root = XDocument.Load(new MemoryStream(svg)).Root!;
+        return new("image/svg+xml", svg, root.Element(root.Name.Namespace + "title")!.Value);
     }
 
     private static string Fingerprint(string folder)
     {
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        foreach (var file in Directory.EnumerateFiles(folder).Order())
+        // A new drawing is no new revision of its text.
+        foreach (
+            var file in Directory
+                .EnumerateFiles(folder)
+                .Where(f => !f.EndsWith(PictureFile, StringComparison.Ordinal))
+                .Order()
+        )
             hash.AppendData(File.ReadAllBytes(file));
         return Convert.ToHexStringLower(hash.GetHashAndReset())[..12];
     }

@@ -13,6 +13,7 @@ public sealed class TextsFeature : IFeature
             .AddSingleton<ShelfStore>()
             .AddSingleton<LibraryShelf>()
             .AddSingleton<PictureStore>()
+            .AddSingleton<TextPictureStore>()
             .AddSingleton<UseStore>()
             .AddSingleton<CopyStore>()
             .AddSingleton<ReadingStore>()
@@ -28,6 +29,7 @@ public sealed class TextsFeature : IFeature
         OwnTextEndpoints.Map(api);
         ReadingEndpoints.Map(api);
         BringEndpoints.Map(api);
+        TextPictureEndpoints.Map(api);
         CopyEndpoints.Map(api);
         QuizEndpoints.Map(api);
     }

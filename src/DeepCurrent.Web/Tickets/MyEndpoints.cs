@@ -18,6 +18,8 @@ namespace DeepCurrent.Web.Tickets;
 /// <param name="RightAnswer">Shown only when the ticket is handed in and the reader has answered.</param>
 /// <param name="Points">0 to 3, of a written answer.</param>
 /// <param name="Comment">What the teacher wrote to it.</param>
+/// <param name="Page">Of the proof, from 0; null where the text has none.</param>
+/// <param name="Shown">Which of the reason and the proof stand there at once.</param>
 public sealed record MyResultLine(
     string Stem,
     AttemptMark Mark,
@@ -27,7 +29,9 @@ public sealed record MyResultLine(
     string Reason,
     string? Proof,
     int? Points,
-    string Comment
+    string Comment,
+    int? Page,
+    FeedbackShown Shown
 );
 
 public sealed record MyResult(
@@ -173,7 +177,8 @@ public static class MyEndpoints
             spellId,
             request.Page,
             Math.Min(request.Seconds, LongestSpell),
-            desk.Given(request.StartedAt)
+            desk.Given(request.StartedAt),
+            (await desk.School()).Chart
         );
     }
 
@@ -292,19 +297,47 @@ public static class MyEndpoints
 
     private static async Task<MyResult> ResultOf(OpenTicket ticket, TicketStore tickets, TextStore texts)
     {
-        var title = (await texts.Body(ticket.VersionId)).Title;
+        var body = await texts.Body(ticket.VersionId);
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
-        var lines = sheet.Questions.Where(q => !q.OnTheWay).Select(q => Line(q, sheet, ticket.VersionLabel)).ToList();
+        var pages = body.Pages.Select(page => string.Join(' ', page.Select(Paragraphs.Said))).ToList();
+        var lines = sheet
+            .Questions.Where(q => !q.OnTheWay)
+            .Select(q => Line(q, sheet, ticket.VersionLabel))
+            .Select(l => l with { Page = l.Proof is { } proof ? PageOf(pages, proof) : null })
+            .ToList();
+        var shown = Feedback.Within(
+            body.Words,
+            [
+                .. lines.Select(l => new FeedbackLine(
+                    l.Mark,
+                    WordsIn(l.Stem) + WordsIn(l.MyAnswer) + WordsIn(l.RightAnswer),
+                    WordsIn(l.Reason),
+                    WordsIn(l.Proof)
+                )),
+            ]
+        );
         return new(
             ticket.Id,
             ticket.Kind,
-            title,
+            body.Title,
             ticket.Score,
             lines.Count(l => l.Mark is AttemptMark.RightAtOnce),
             lines.Count,
-            lines
+            [.. lines.Zip(shown, (l, s) => l with { Shown = s })]
         );
     }
+
+    private static int WordsIn(string? said) =>
+        said?.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Length ?? 0;
+
+    private static int? PageOf(List<string> pages, string proof)
+    {
+        var bare = proof.Trim('"', '“', '”', ' ');
+        var at = pages.FindIndex(p => p.Contains(bare, StringComparison.Ordinal));
+        return at < 0 ? null : at;
+    }
+
+    private static readonly FeedbackShown Nothing = new(Reason: false, Proof: false);
 
     private static MyResultLine Line(Question q, QuestionSheet sheet, string version)
     {
@@ -312,7 +345,7 @@ public static class MyEndpoints
         var mark = TicketLife.MarkOf([.. attempts.Select(a => a.Right)]);
         // What the reader did not answer stays unknown: it may be asked again.
         if (attempts.Count == 0)
-            return new(q.Stem, mark, q.Written, null, null, "", null, null, "");
+            return new(q.Stem, mark, q.Written, null, null, "", null, null, "", null, Nothing);
         var last = attempts[^1];
         return new(
             q.Stem,
@@ -323,7 +356,9 @@ public static class MyEndpoints
             sheet.View(q).Attempts[^1].Reason,
             q.Proof(version) is { } proof ? Paragraphs.Said(proof) : null,
             last.Mark,
-            last.Comment
+            last.Comment,
+            null,
+            Nothing
         );
     }
 }

@@ -4,8 +4,10 @@ import { Link, useNavigate } from 'react-router';
 import { type Api, api, ok, sentence } from '../shared/api';
 import { keys } from '../shared/keys';
 import { named, phrase, t } from '../shared/words';
+import { OwnPart } from './home/Own';
 import { useChoices } from './queries';
 import { Button } from '../ui/Button';
+import { bigPlate } from '../ui/Reader';
 
 export type Offer = Api<'OfferView'>;
 
@@ -23,6 +25,8 @@ export function useTake() {
   });
 }
 
+const shown = 3;
+
 /** The first few texts to choose from, and the way to the others. */
 export function ChooseNext() {
   const choices = useChoices();
@@ -30,30 +34,36 @@ export function ChooseNext() {
   const c = choices.data;
   if (!c?.open) return null;
   return (
-    <section aria-labelledby="choose">
-      <h2 id="choose">{t('Choose something to read')}</h2>
+    <OwnPart id="choose" title={t('Choose something to read')}>
       {c.left === 0 && <p>{t('You have chosen enough for now. Finish one, or put one back, to choose another.')}</p>}
       {c.left > 0 && c.offers.length === 0 && <p>{t('No more texts to choose now.')}</p>}
-      {c.left > 0 && c.offers.length > 0 && (
-        <>
-          <ul className="grid gap-2">
-            {c.offers.slice(0, 3).map((o) => (
-              <li key={o.textId}>
-                <OfferCard offer={o} take={() => take.mutate(o)} busy={take.isPending} />
-              </li>
-            ))}
-          </ul>
-          {take.error && <p role="alert">{sentence(take.error)}</p>}
-          {c.offers.length > 3 && (
-            <p>
-              <Button asChild size="reader">
-                <Link to="/choose">{t('See all {{count}} texts', { count: c.offers.length })}</Link>
-              </Button>
-            </p>
-          )}
-        </>
+      {c.left > 0 && (
+        <ul className="mt-2.5 grid gap-2">
+          {c.offers.slice(0, shown).map((o) => (
+            <li key={o.textId}>
+              <button
+                type="button"
+                className={`${bigPlate} w-full text-left`}
+                disabled={take.isPending}
+                aria-label={t('Read {{title}}', { title: o.title })}
+                onClick={() => take.mutate(o)}
+              >
+                <b className="font-serif font-semibold">{o.title}</b>
+                <span className="text-soft">{factsOf(o)}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
       )}
-    </section>
+      {c.left > 0 && c.offers.length > shown && (
+        <p>
+          <Link className="inline-block py-2" to="/choose">
+            {t('See all {{count}} texts', { count: c.offers.length })}
+          </Link>
+        </p>
+      )}
+      {take.error && <p role="alert">{sentence(take.error)}</p>}
+    </OwnPart>
   );
 }
 
@@ -62,6 +72,9 @@ const zones = {
   Instructional: phrase('right for you'),
   Frustration: phrase('hard for you'),
 } as const;
+
+const factsOf = (o: Offer) =>
+  [named(o.kind), t('{{count}} words', { count: o.words }), t(zones[o.zone as keyof typeof zones])].join(' · ');
 
 export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => void; busy: boolean }) {
   return (
@@ -74,13 +87,7 @@ export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => voi
     >
       <h3>{offer.title}</h3>
       <p>{offer.blurb}</p>
-      <p className="text-soft">
-        {[
-          named(offer.kind),
-          t('{{count}} words', { count: offer.words }),
-          t(zones[offer.zone as keyof typeof zones]),
-        ].join(' · ')}
-      </p>
+      <p className="text-soft">{factsOf(offer)}</p>
       <Button size="reader" disabled={busy} onClick={take} aria-label={t('Read {{title}}', { title: offer.title })}>
         {t('Read this')}
       </Button>

@@ -3,6 +3,7 @@ import { Block } from '../shared/paragraphs';
 import { t } from '../shared/words';
 import type { Work } from './queries';
 
+const markedLook = 'bg-depth-2 py-1';
 const spokenLook = '-mx-0.75 rounded-sm bg-ink px-0.75 py-1 text-paper';
 
 interface Tapped {
@@ -12,10 +13,12 @@ interface Tapped {
   chosen: string | undefined;
   spoken: number | null;
   offset: number;
+  /** What of the page is marked. */
+  marks: readonly { from: number; to: number }[];
 }
 
 /** A paragraph whose words to know can be tapped, and whose spoken word is marked. */
-export function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped) {
+export function Paragraph({ text, words, open, chosen, spoken, offset, marks }: Tapped) {
   const known = (part: string) => words.find((w) => [w.text, `${w.text}s`, `${w.text}ed`].includes(part.toLowerCase()));
   const shown = (said: string, from: number) => {
     let at = offset + from;
@@ -24,9 +27,10 @@ export function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped)
       at += part.length;
       const found = known(part);
       const now = spoken !== null && spoken >= start && spoken < at && /\p{L}/u.test(part);
+      const marked = marks.some((m) => start < m.to && at > m.from);
       if (!found)
-        return now ? (
-          <span key={i} className={spokenLook}>
+        return now || marked ? (
+          <span key={i} className={cx(marked && markedLook, now && spokenLook)}>
             {part}
           </span>
         ) : (
@@ -38,6 +42,7 @@ export function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped)
           type="button"
           className={cx(
             'decoration-depth-5 min-h-0 py-0.5 underline decoration-dotted decoration-[2.5px] underline-offset-6',
+            marked && 'bg-depth-2',
             chosen === found.text && 'bg-tint text-overlay rounded-t-sm font-bold',
             now && spokenLook,
           )}

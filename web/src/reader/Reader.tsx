@@ -19,6 +19,8 @@ const parts = {
   check: () => import('./check/Check'),
   task: () => import('./task/Task'),
   papers: () => import('./papers/Papers'),
+  words: () => import('./words/KeptWords'),
+  mine: () => import('./mine/Mine'),
 };
 const Reading = part(parts.reading);
 const Quiz = part(parts.quiz);
@@ -27,6 +29,8 @@ const Choose = part(parts.choose);
 const Check = part(parts.check);
 const Task = part(parts.task);
 const Papers = part(parts.papers);
+const KeptWords = part(parts.words);
+const Mine = part(parts.mine);
 
 /** The reader's side. Everything of it is one reader's: with another it begins anew. */
 export default function Reader({ session }: { session: Session }) {
@@ -58,6 +62,8 @@ function Own({ session }: { session: Session }) {
         <Route path="/papers/:ticketId" element={<Papers />} />
         <Route path="/do/:ticketId" element={<Task session={session} />} />
         <Route path="/task/:assignmentId" element={<FromLink />} />
+        <Route path="/words" element={<KeptWords />} />
+        <Route path="/mine" element={<Mine />} />
         <Route path="/choose" element={<Choose />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>

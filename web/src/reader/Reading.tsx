@@ -1,7 +1,7 @@
 import { cx } from 'class-variance-authority';
-import { CaretLeft, CaretRight, DropHalf, Rows, TextAa, X } from '@phosphor-icons/react';
+import { ArrowLeft, CaretLeft, CaretRight, NotePencil } from '@phosphor-icons/react';
 import { Fragment, useEffect, useRef, useState, type PointerEvent } from 'react';
-import { Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { plain } from '../shared/paragraphs';
 import { t } from '../shared/words';
 import { Between } from './Between';
@@ -12,8 +12,14 @@ import { sendOpened } from './offline/outbox';
 import { OtherVersions } from './OtherVersions';
 import { PapersLink } from './papers/PapersLink';
 import { Paragraph } from './Paragraph';
+import { NotesSheet, type Marked } from './notes/NotesSheet';
+import { placesOf } from './notes/sentences';
+import { Sentences } from './notes/Sentences';
+import { useNotes } from './notes/useNotes';
 import { ListenButton } from './questions/Hear';
-import { finished, letters, useWork, type Work } from './queries';
+import { PageLook, usePageLook } from './PageLook';
+import { finished, useWork, type Work } from './queries';
+import { WordCard } from './words/WordCard';
 import { useHandIn } from './useHandIn';
 import { useSpell } from './useSpell';
 import { useReadAloud } from './useReadAloud';
@@ -34,21 +40,20 @@ export default function Reading() {
   );
 }
 
-const tints = ['paper', 'sea', 'sand', 'plain'] as const;
-type Tint = (typeof tints)[number];
-
 /** The text, a page at a time, in the reader's own letters and page colour. */
 function Pages({ work }: { work: Work }) {
   const navigate = useNavigate();
-  const [page, setPage] = useState(Math.min(work.page, work.pages.length - 1));
-  const [font, setFont] = useState<'first' | 'serif'>(
-    () => (localStorage.getItem('dc-letters') as 'first' | 'serif' | null) ?? letters(work.depth),
-  );
-  const [tint, setTint] = useState<Tint>(() => (localStorage.getItem('dc-page') as Tint | null) ?? 'paper');
-  const [guide, setGuide] = useState(false);
+  const [asked] = useSearchParams();
+  const look = asked.get('look');
+  const [page, setPage] = useState(() => firstPage(work, asked));
+  const pageOf = usePageLook(work.depth);
   const [word, setWord] = useState<Work['words'][number] | null>(null);
   const body = useRef<HTMLElement>(null);
-  const aloud = useReadAloud(sure(work.pages[page]).map(plain).join(' '));
+  const notes = useNotes(work.id);
+  const [writing, write] = useState(asked.has('note'));
+  const [marked, mark] = useState<Marked | null>(null);
+  const said = sure(work.pages[page]).map(plain).join(' ');
+  const aloud = useReadAloud(said);
   useSpell(work.id, page, !finished(work));
   useEffect(() => {
     if (work.state === 'Waiting') void sendOpened(work.id);
@@ -63,7 +68,18 @@ function Pages({ work }: { work: Work }) {
   const turn = (to: number) => {
     aloud.stop();
     setWord(null);
+    mark(null);
     setPage(to);
+  };
+  const marks = placesOf(said, [
+    ...notes.notes.filter((n) => n.page === page).map((n) => n.quote),
+    ...(look ? [bareOf(look)] : []),
+  ]);
+  const toggleNotes = () => {
+    aloud.stop();
+    setWord(null);
+    mark(null);
+    write(!writing);
   };
   const { handIn, error } = useHandIn(work.id);
   const goOn = () => {
@@ -73,10 +89,11 @@ function Pages({ work }: { work: Work }) {
   return (
     <ReaderSide>
       <ReaderBar>
-        <ToMyReading />
+        <WayOut work={work} look={look} />
         <PageTitle>{work.title}</PageTitle>
         <PapersLink ticketId={work.id} />
-        <Settings font={font} setFont={setFont} tint={tint} setTint={setTint} guide={guide} setGuide={setGuide} />
+        <NotesButton on={writing} count={notes.notes.length} toggle={toggleNotes} />
+        <PageLook of={pageOf} />
       </ReaderBar>
       <Water>
         <LeadLine
@@ -88,17 +105,20 @@ function Pages({ work }: { work: Work }) {
         />
         <article
           className={cx(
-            pageLook({ kind: 'text', water: tint, letters: font === 'serif' ? 'serif' : 'first' }),
-            guide &&
+            pageLook({ kind: 'text', water: pageOf.tint, letters: pageOf.font }),
+            pageOf.guide &&
               'bg-[linear-gradient(var(--color-depth-2),var(--color-depth-2))] bg-size-[100%_42px] ' +
                 'bg-[position:0_calc(var(--guide,120px)-21px)] bg-no-repeat',
           )}
           aria-label={`${work.title}, ${t('page {{n}}', { n: page + 1 })}`}
           tabIndex={-1}
           ref={body}
-          onPointerMove={guide ? follow : undefined}
+          onPointerMove={pageOf.guide ? follow : undefined}
         >
-          {sure(work.pages[page]).map((p, i) => (
+          {writing && (
+            <Sentences page={page} paragraphs={sure(work.pages[page])} of={notes} chosen={marked} choose={mark} />
+          )}
+          {(writing ? [] : sure(work.pages[page])).map((p, i) => (
             <Fragment key={i}>
               <Paragraph
                 text={p}
@@ -106,6 +126,7 @@ function Pages({ work }: { work: Work }) {
                 open={setWord}
                 chosen={word?.text}
                 spoken={aloud.word}
+                marks={marks}
                 offset={sure(work.pages[page])
                   .slice(0, i)
                   .reduce((n, x) => n + plain(x).length + 1, 0)}
@@ -114,7 +135,16 @@ function Pages({ work }: { work: Work }) {
             </Fragment>
           ))}
         </article>
-        {word && <WordCard word={word} close={() => setWord(null)} />}
+        {word && <WordCard word={word} ticketId={work.id} close={() => setWord(null)} />}
+        {writing && (
+          <NotesSheet
+            of={notes}
+            chosen={marked}
+            choose={mark}
+            goTo={(to) => to !== page && turn(to)}
+            close={() => write(false)}
+          />
+        )}
       </Water>
       <ReaderFoot>
         <Button size="reader" disabled={page === 0} onClick={() => turn(page - 1)}>
@@ -123,101 +153,79 @@ function Pages({ work }: { work: Work }) {
         </Button>
         {work.aloud && !finished(work) && <RecordMine work={work} />}
         {work.sound && <Listen src={`/api/my/tickets/${work.id}/sound`} />}
-        {aloud.can && !work.sound && <ListenButton aloud={aloud} />}
+        {aloud.can && !work.sound && <Aloud aloud={aloud} />}
         {work.mayChange && page === 0 && <OtherVersions work={work} />}
         {error && <Say role="alert">{error}</Say>}
-        {last ? (
-          <Button look="main" size="reader" onClick={() => void goOn()}>
-            {finished(work) && t('See result')}
-            {!finished(work) && (work.kind === 'Recording' ? t('Hand in') : t('Go to questions'))}
-            <CaretRight size={24} aria-hidden />
-          </Button>
-        ) : (
-          <Button look="main" size="reader" onClick={() => turn(page + 1)}>
-            {t('Next page')}
-            <CaretRight size={24} aria-hidden />
-          </Button>
-        )}
+        <GoOn work={work} last={last} next={() => turn(page + 1)} done={() => void goOn()} />
       </ReaderFoot>
     </ReaderSide>
   );
+}
+
+/** The voice, and while it reads how fast. */
+const Aloud = ({ aloud }: { aloud: ReturnType<typeof useReadAloud> }) => (
+  <>
+    <ListenButton aloud={aloud} />
+    {aloud.on && (
+      <>
+        <Button size="reader" onClick={() => aloud.faster(-0.1)}>
+          {t('Slower')}
+        </Button>
+        <Button size="reader" onClick={() => aloud.faster(0.1)}>
+          {t('Faster')}
+        </Button>
+      </>
+    )}
+  </>
+);
+
+/** Opens and closes the notes. */
+const NotesButton = ({ on, count, toggle }: { on: boolean; count: number; toggle: () => void }) => (
+  <Button size="reader" className="ml-auto" aria-pressed={on} onClick={toggle}>
+    <NotePencil size={24} aria-hidden />
+    {count > 0 ? t('Notes, {{n}}', { n: count }) : t('Notes')}
+  </Button>
+);
+
+/** The next page; after the last the questions, or what else comes of it. */
+function GoOn({ work, last, next, done }: { work: Work; last: boolean; next: () => void; done: () => void }) {
+  const ends = () => {
+    if (finished(work)) return t('See result');
+    return work.kind === 'Recording' ? t('Hand in') : t('Go to questions');
+  };
+  return (
+    <Button look="main" size="reader" onClick={last ? done : next}>
+      {last ? ends() : t('Next page')}
+      <CaretRight size={24} aria-hidden />
+    </Button>
+  );
+}
+
+/** Out of the text: to one's own page, or back to the result that led here. */
+function WayOut({ work, look }: { work: Work; look: string | null }) {
+  if (!look) return <ToMyReading />;
+  return (
+    <Button asChild look="plain" size="reader">
+      <Link to={`/text/${work.id}/result`}>
+        <ArrowLeft size={24} aria-hidden />
+        {t('Back to result')}
+      </Link>
+    </Button>
+  );
+}
+
+/** A sentence of the text without the marks of speech around it. */
+const bareOf = (sentence: string) => sentence.replace(/^["“]|["”]$/g, '');
+
+/** The page somebody was sent to, else the one they had come to. */
+function firstPage(work: Work, asked: URLSearchParams) {
+  const wanted = Number(asked.get('page') ?? 0) - 1;
+  const there = Number.isInteger(wanted) && wanted >= 0;
+  return Math.min(there ? wanted : work.page, work.pages.length - 1);
 }
 
 /** The line guide follows the pointer; its place is a style, so that moving it draws nothing anew. */
 function follow(e: PointerEvent<HTMLElement>) {
   const box = e.currentTarget.getBoundingClientRect();
   e.currentTarget.style.setProperty('--guide', `${e.clientY - box.top}px`);
-}
-
-/** What a tapped word means, with a sentence that has it. */
-function WordCard({ word, close }: { word: Work['words'][number]; close: () => void }) {
-  return (
-    <aside
-      className={cx(
-        'border-overlay bg-paper shadow-lift [&_p]:font-first [&_h2]:font-first z-3 w-72.5 rounded-md',
-        'border-2 px-5 pt-3 pb-5 max-md:relative md:absolute md:top-30 md:left-240 [&_h2]:flex',
-        '[&_h2]:items-center [&_h2]:gap-2 [&_h2]:text-2xl [&_h2]:leading-11',
-      )}
-      aria-label={t('The word {{word}}', { word: word.text })}
-    >
-      <h2>{word.text}</h2>
-      <button
-        className="hover:bg-tint absolute top-2 right-1.5 grid size-11 place-content-center rounded-md"
-        aria-label={t('Close word card')}
-        onClick={close}
-      >
-        <X size={24} aria-hidden />
-      </button>
-      <p>{word.meaning}</p>
-      <p className="border-line mt-2 mb-3 border-t pt-2">{word.example}</p>
-    </aside>
-  );
-}
-
-/** How the reader wants the page: its letters, its colour, a guide along the lines. */
-function Settings({
-  font,
-  setFont,
-  tint,
-  setTint,
-  guide,
-  setGuide,
-}: {
-  font: string;
-  setFont: (font: 'first' | 'serif') => void;
-  tint: Tint;
-  setTint: (tint: Tint) => void;
-  guide: boolean;
-  setGuide: (on: boolean) => void;
-}) {
-  return (
-    <div className="ml-auto flex gap-2 max-md:flex-wrap">
-      <Button
-        size="reader"
-        onClick={() => {
-          const next = font === 'first' ? 'serif' : 'first';
-          setFont(next);
-          localStorage.setItem('dc-letters', next);
-        }}
-      >
-        <TextAa size={24} aria-hidden />
-        {t('Font')}
-      </Button>
-      <Button
-        size="reader"
-        onClick={() => {
-          const next = sure(tints[(tints.indexOf(tint) + 1) % tints.length]);
-          setTint(next);
-          localStorage.setItem('dc-page', next);
-        }}
-      >
-        <DropHalf size={24} aria-hidden />
-        {t('Page colour')}
-      </Button>
-      <Button size="reader" aria-pressed={guide} onClick={() => setGuide(!guide)}>
-        <Rows size={24} aria-hidden />
-        {t('Line guide')}
-      </Button>
-    </div>
-  );
 }

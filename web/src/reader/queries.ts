@@ -27,6 +27,9 @@ export function toTicket(k: MyTicket) {
 }
 /** Where a reader sees what became of it. */
 export const toResult = (k: MyTicket) => (ofText(k.kind) ? `/text/${k.id}/result` : `/do/${k.id}`);
+export type Home = Api<'MyHome'>;
+export const useHome = () =>
+  useQuery({ queryKey: keys.my.home, queryFn: () => getKept('/my/home', () => ok(api.GET('/my/home'))) });
 export type Choices = Api<'ChoicesView'>;
 export const useChoices = () =>
   useQuery({ queryKey: keys.my.choices, queryFn: () => getKept('/my/choices', () => ok(api.GET('/my/choices'))) });

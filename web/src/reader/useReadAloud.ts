@@ -1,34 +1,116 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { api, ok, type Api } from '../shared/api';
+import { locale } from '../shared/language';
+import { useSession } from '../shared/session';
+import { getKept } from './offline/kept';
 
-/** Reads aloud with the device's own voice where it has one; `word` is the place of the word being spoken. */
-export function useReadAloud(text: string) {
+type Said = Api<'SaidView'>;
+
+/** Only one voice speaks at a time. */
+let speaking: (() => void) | null = null;
+
+const kept = new Map<string, Promise<Said>>();
+/** Has something said, or finds what was said before; kept on the device, so that it can be heard without a network. */
+function said(text: string, language: Api<'Language'>): Promise<Said> {
+  const name = `${language} ${text}`;
+  const before = kept.get(name);
+  if (before) return before;
+  const asked = getKept(`/voice/${name}`, () => ok(api.POST('/voice', { body: { text, language } })));
+  kept.set(name, asked);
+  asked.catch(() => kept.delete(name));
+  return asked;
+}
+
+/** The place of the word that is said at a time; null before the first. */
+export function wordAt(words: Said['words'], seconds: number): number | null {
+  let at: number | null = null;
+  for (const w of words) {
+    if (w.start > seconds) break;
+    at = w.at;
+  }
+  return at;
+}
+
+/** The device's own voice, for where there is no other. */
+function useDeviceVoice() {
   const [can, setCan] = useState(false);
-  const [on, setOn] = useState(false);
-  const [word, setWord] = useState<number | null>(null);
   useEffect(() => {
     if (!('speechSynthesis' in window)) return;
     const look = () => setCan(speechSynthesis.getVoices().some((v) => v.lang.startsWith('en')));
     look();
     speechSynthesis.addEventListener('voiceschanged', look);
-    return () => {
-      speechSynthesis.removeEventListener('voiceschanged', look);
-      speechSynthesis.cancel();
-    };
+    return () => speechSynthesis.removeEventListener('voiceschanged', look);
   }, []);
+  return can;
+}
+
+const slowest = 0.6;
+const fastest = 1.4;
+
+/**
+ * Reads aloud: by the school's voice, else by the device's own. `word` is the place of the word being spoken, `failed`
+ * that neither could speak just now.
+ * @param pageLanguage The text is of the page itself, and not of a text to read.
+ */
+export function useReadAloud(text: string, pageLanguage = false) {
+  const voice = useSession().data?.voice ?? false;
+  const device = useDeviceVoice();
+  const [on, setOn] = useState(false);
+  const [word, setWord] = useState<number | null>(null);
+  const [failed, setFailed] = useState(false);
+  const [rate, setRate] = useState(1);
+  const sound = useRef<HTMLAudioElement | null>(null);
+  const frame = useRef(0);
   const stop = useCallback(() => {
+    cancelAnimationFrame(frame.current);
+    sound.current?.pause();
+    sound.current = null;
     if ('speechSynthesis' in window) speechSynthesis.cancel();
     setOn(false);
     setWord(null);
   }, []);
-  const toggle = () => {
-    if (on) return stop();
+  // Who leaves a page leaves its voice.
+  useEffect(() => stop, [stop, text]);
+  const byDevice = () => {
+    if (!device) {
+      stop();
+      setFailed(true);
+      return;
+    }
     const speech = new SpeechSynthesisUtterance(text);
     speech.lang = 'en-GB';
-    speech.rate = 0.85;
+    speech.rate = 0.85 * rate;
     speech.onboundary = (e) => setWord(e.charIndex);
     speech.onend = stop;
-    setOn(true);
     speechSynthesis.speak(speech);
   };
-  return { can, on, word, toggle, stop };
+  const byVoice = async () => {
+    const { key, words } = await said(text, pageLanguage && locale().startsWith('es') ? 'Spanish' : 'English');
+    const audio = new Audio(`/api/voice/${key}`);
+    audio.playbackRate = rate;
+    audio.onended = stop;
+    sound.current = audio;
+    await audio.play();
+    const follow = () => {
+      if (sound.current !== audio) return;
+      setWord(wordAt(words, audio.currentTime));
+      frame.current = requestAnimationFrame(follow);
+    };
+    follow();
+  };
+  const toggle = () => {
+    if (on) return stop();
+    speaking?.();
+    speaking = stop;
+    setFailed(false);
+    setOn(true);
+    if (voice) byVoice().catch(byDevice);
+    else byDevice();
+  };
+  const faster = (by: number) => {
+    const next = Math.min(fastest, Math.max(slowest, Math.round((rate + by) * 10) / 10));
+    setRate(next);
+    if (sound.current) sound.current.playbackRate = next;
+  };
+  return { can: voice || device, on, word, failed, rate, faster, toggle, stop };
 }

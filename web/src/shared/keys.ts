@@ -13,6 +13,10 @@ export const keys = {
     result: (ticketId: string) => ['my', 'result', ticketId] as const,
     papers: (ticketId: string) => ['my', 'papers', ticketId] as const,
     versions: (ticketId: string, depth: number) => ['my', 'ticket', ticketId, 'versions', depth] as const,
+    home: ['my', 'home'] as const,
+    notes: (ticketId: string) => ['my', 'notes', ticketId] as const,
+    words: ['my', 'words'] as const,
+    readings: ['my', 'readings'] as const,
     choices: ['my', 'choices'] as const,
     checks: ['my', 'checks'] as const,
     check: (sittingId: string) => ['my', 'check', sittingId] as const,
@@ -34,6 +38,7 @@ export const keys = {
   reader: {
     one: (readerId: string | undefined) => ['reader', readerId] as const,
     evidence: (readerId: string) => ['reader', readerId, 'evidence'] as const,
+    elsewhere: (readerId: string) => ['reader', readerId, 'elsewhere'] as const,
     records: (readerId: string) => ['reader', readerId, 'records'] as const,
     record: (readerId: string, recordId: string) => ['reader', readerId, 'record', recordId] as const,
   },
@@ -86,6 +91,7 @@ export const keys = {
   sideBySide: (classIds: readonly string[], from: string, to: string) =>
     ['assignments', 'side', classIds, from, to] as const,
   papers: (assignmentId: string) => ['assignment', assignmentId, 'papers'] as const,
+  ticketNotes: (ticketId: string) => ['ticket', ticketId, 'notes'] as const,
   ticketPapers: (ticketId: string) => ['ticket', ticketId, 'papers'] as const,
   paperFile: (src: string) => ['paper-file', src] as const,
   stream: (classId: string) => ['stream', classId] as const,

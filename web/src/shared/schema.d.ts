@@ -4849,6 +4849,85 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/texts/{textId}/picture': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: {
+          shows?: string;
+        };
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/octet-stream': Blob;
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/copies': {
     parameters: {
       query?: never;
@@ -7895,6 +7974,569 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/my/home': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyHome'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/readings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OwnReading'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/readings/{ownReadingId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ownReadingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OwnReadingRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/own-readings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OwnReading'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/own-readings/{ownReadingId}/confirmed': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          ownReadingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReadingConfirmed'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OwnReading'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/notes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Note'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/notes/{noteId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          noteId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NoteRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Note'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/notes/{noteId}/seen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          noteId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/notes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Note'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/notes/{noteId}/answer': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          noteId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NoteAnswerRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Note'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/voice': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SayRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SaidView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/voice/{key}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          key: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/words': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyKeptWords'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/words/kept': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['KeepWordRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/words/tries': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TriesRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/recordings': {
     parameters: {
       query?: never;
@@ -9894,6 +10536,11 @@ export interface components {
      * @description A place on the one difficulty scale that readers and texts share: 30 fm is what is typically read at the end of grade 3; 10 fm are one logit.
      */
     Fathoms: number;
+    /** @description Which parts of one line are said at once. What is not said at once is a tap away. */
+    FeedbackShown: {
+      reason: boolean;
+      proof: boolean;
+    };
     FiguresOfRecord: {
       /** Format: int32 */
       words: number;
@@ -10080,6 +10727,8 @@ export interface components {
       className: string;
       code: string;
     };
+    /** @enum {unknown} */
+    HomeLook: 'Pictures' | 'Words';
     ImportConsent: {
       /** Format: int32 */
       typed?: null | number;
@@ -10244,6 +10893,13 @@ export interface components {
       readAt?: null | string;
       done: boolean;
     };
+    KeepWordRequest: {
+      ticketId?: null | components['schemas']['TicketId'];
+      text?: null | string;
+      kept: boolean;
+      /** Format: date-time */
+      at: string;
+    };
     /** @description What a change would do to one kind of thing. */
     KindCounts: {
       kind: components['schemas']['RosterKind'];
@@ -10289,6 +10945,11 @@ export interface components {
     LeaveOutRequest: {
       ids: components['schemas']['EvidenceId'][];
       reason?: null | string;
+    };
+    LevelLike: {
+      title: string;
+      /** Format: double */
+      place: number;
     };
     LevelRowView: {
       grade: string;
@@ -10649,6 +11310,25 @@ export interface components {
        */
       refused: number;
     };
+    MyGoal: {
+      kind: components['schemas']['GoalKind'];
+      /** Format: double */
+      target: number;
+      /** Format: double */
+      done: number;
+      /** Format: double */
+      perWeek: null | number;
+    };
+    MyHome: {
+      /** Format: date */
+      today: string;
+      /** Format: date */
+      monday: string;
+      days: components['schemas']['WordsOfDay'][];
+      term: null | components['schemas']['MyTerm'];
+      words: components['schemas']['MyWordsShort'];
+      answered: components['schemas']['Note'][];
+    };
     MyItem: {
       kind: components['schemas']['QuestionKind'];
       stem: string;
@@ -10656,6 +11336,29 @@ export interface components {
       rights: string[];
       /** Format: int32 */
       wanted: number;
+    };
+    MyKeptWord: {
+      text: string;
+      meaning: string;
+      example: string;
+      title: null | string;
+      /** Format: int32 */
+      steps: number;
+      known: boolean;
+      due: boolean;
+      /** Format: date */
+      dueOn: string;
+    };
+    MyKeptWords: {
+      words: components['schemas']['MyKeptWord'][];
+      /** Format: int32 */
+      steps: number;
+      /** Format: int32 */
+      atOnce: number;
+    };
+    MyLevel: {
+      then: null | components['schemas']['LevelLike'];
+      now: components['schemas']['LevelLike'];
     };
     MyPart: {
       part: components['schemas']['CheckPart'];
@@ -10708,6 +11411,9 @@ export interface components {
       /** Format: int32 */
       points: null | number;
       comment: string;
+      /** Format: int32 */
+      page: null | number;
+      shown: components['schemas']['FeedbackShown'];
     };
     MyStage: {
       id: components['schemas']['StageId'];
@@ -10742,6 +11448,15 @@ export interface components {
       mark: null | number;
       said: string;
     };
+    MyTerm: {
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      words: number[];
+      goals: components['schemas']['MyGoal'][];
+      level: null | components['schemas']['MyLevel'];
+    };
     MyTicket: {
       id: components['schemas']['TicketId'];
       assignmentId: components['schemas']['AssignmentId'];
@@ -10758,6 +11473,10 @@ export interface components {
       questions: number;
       /** Format: int32 */
       answered: number;
+      textId: null | components['schemas']['TextId'];
+      /** Format: double */
+      activeSeconds: number;
+      picture: null | string;
       /** Format: int32 */
       toPractise: number;
       state: components['schemas']['TicketState'];
@@ -10791,6 +11510,13 @@ export interface components {
       part: string;
       meaning: string;
       example: string;
+    };
+    MyWordsShort: {
+      /** Format: int32 */
+      all: number;
+      /** Format: int32 */
+      due: number;
+      first: string[];
     };
     MyWork: {
       id: components['schemas']['TicketId'];
@@ -10863,6 +11589,40 @@ export interface components {
       /** Format: uuid */
       id?: string;
     };
+    Note: {
+      id: components['schemas']['NoteId'];
+      ticketId: components['schemas']['TicketId'];
+      title: string;
+      /** Format: int32 */
+      page: number;
+      quote: string;
+      words: string;
+      /** Format: date-time */
+      at: string;
+      answer: string;
+      answeredBy: null | string;
+      /** Format: date-time */
+      answeredAt: null | string;
+      /** Format: date-time */
+      answerSeenAt: null | string;
+    };
+    NoteAnswerRequest: {
+      words?: null | string;
+    };
+    /**
+     * Format: uuid
+     * @description The id of a note, which the reader's device makes.
+     */
+    NoteId: string;
+    NoteRequest: {
+      /** Format: int32 */
+      page: number;
+      quote?: null | string;
+      words?: null | string;
+      removed: boolean;
+      /** Format: date-time */
+      at: string;
+    };
     OfferView: {
       textId: components['schemas']['TextId'];
       title: string;
@@ -10874,6 +11634,7 @@ export interface components {
       /** Format: int32 */
       questions: number;
       zone: components['schemas']['Zone'];
+      picture: null | string;
     };
     OralView: {
       /** Format: int32 */
@@ -10912,6 +11673,40 @@ export interface components {
         [key: string]: number;
       };
       rubric?: null | components['schemas']['Rubric'];
+    };
+    OwnReading: {
+      id: components['schemas']['OwnReadingId'];
+      title: string;
+      author: string;
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      minutes: null | number;
+      /** Format: int32 */
+      pages: null | number;
+      finished: boolean;
+      said: string;
+      /** Format: date-time */
+      confirmedAt: null | string;
+      confirmedBy: null | string;
+    };
+    /**
+     * Format: uuid
+     * @description The id of something read elsewhere, which the reader's device makes.
+     */
+    OwnReadingId: string;
+    OwnReadingRequest: {
+      title?: null | string;
+      author?: null | string;
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      minutes?: null | number;
+      /** Format: int32 */
+      pages?: null | number;
+      finished: boolean;
+      said?: null | string;
+      removed: boolean;
     };
     OwnTextRequest: {
       /** Format: int32 */
@@ -11415,6 +12210,9 @@ export interface components {
     ReadersRequest: {
       readerIds: components['schemas']['ReaderId'][];
     };
+    ReadingConfirmed: {
+      confirmed: boolean;
+    };
     ReadingView: {
       ticketId: components['schemas']['TicketId'];
       kind: components['schemas']['TaskKind'];
@@ -11632,6 +12430,10 @@ export interface components {
       /** @description Answers as readers could give them. */
       samples: string[];
     };
+    SaidView: {
+      key: string;
+      words: components['schemas']['SpokenWord'][];
+    };
     SaveGroupsRequest: {
       groups: components['schemas']['NewGroup'][];
     };
@@ -11682,6 +12484,10 @@ export interface components {
       /** Format: int32 */
       revision: number;
       warnings: components['schemas']['Message'][];
+    };
+    SayRequest: {
+      text?: null | string;
+      language?: null | components['schemas']['Language'];
     };
     SchoolClass: {
       id: components['schemas']['ClassId'];
@@ -11840,6 +12646,8 @@ export interface components {
       handedOver: null | components['schemas']['HandedOver'];
       supports: null | components['schemas']['Supports'];
       language: null | components['schemas']['Language'];
+      home: null | components['schemas']['HomeLook'];
+      voice: boolean;
     };
     /** @enum {unknown} */
     SetAsideKind: 'Answer' | 'Reading' | 'Recording' | 'HandIn';
@@ -12017,6 +12825,19 @@ export interface components {
       seconds: number;
       /** Format: date-time */
       startedAt: string;
+    };
+    /** @description When a word of a text is said. */
+    SpokenWord: {
+      /**
+       * Format: int32
+       * @description Where it begins in what is said, in UTF-16 letters from 0.
+       */
+      at: number;
+      /**
+       * Format: double
+       * @description Seconds from the beginning of the sound.
+       */
+      start: number;
     };
     StaffClass: {
       name: string;
@@ -12596,6 +13417,10 @@ export interface components {
       going: components['schemas']['Transfer'][];
       schools: components['schemas']['OtherSchoolView'][];
     };
+    TriesRequest: {
+      text?: null | string;
+      tries?: null | components['schemas']['WordTry'][];
+    };
     TryView: {
       id: components['schemas']['AnswerId'];
       picks: number[];
@@ -12758,6 +13583,12 @@ export interface components {
      * @enum {unknown}
      */
     WordPractice: 'Meaning' | 'Sound' | 'Both';
+    /** @description One try at a kept word. */
+    WordTry: {
+      /** Format: date-time */
+      at: string;
+      right: boolean;
+    };
     /** @description One word that is not familiar, and what the text's depth owes to it. */
     WordWhy: {
       word: string;
@@ -12777,6 +13608,12 @@ export interface components {
       adds: number;
       /** @description Where it stands: start and end in the text's characters, one pair after the other. */
       at: number[];
+    };
+    WordsOfDay: {
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      words: number;
     };
     /**
      * Format: double

@@ -54,6 +54,67 @@ export const sendStrokes = (ticketId: string, paperId: string, strokes: Sent<'st
     params: { path: { ticketId, paperId } },
     body: { strokes },
   });
+const noteId = (id: string) => `${id}-note`;
+/** Notes of a text that are kept here and not yet sent, by their ids. */
+export const keptNotes = (ticketId: string) =>
+  new Map(
+    waitingFor(ticketId)
+      .filter((k) => k.kind === 'note')
+      .map((k) => {
+        const body = k.body as { page: number; quote: string; words: string; removed: boolean; at: string };
+        return [k.id.slice(0, -noteId('').length), body] as const;
+      }),
+  );
+export const sendNote = (ticketId: string, id: string, body: Sent<'note'>) =>
+  send({ id: noteId(id), about: ticketId, kind: 'note', params: { path: { ticketId, noteId: id } }, body });
+
+/** What else is the reader's own and belongs to no text goes in its own lanes. */
+const ownWords = 'own-words';
+interface WordKept {
+  text: string;
+  meaning: string;
+  example: string;
+  kept: boolean;
+}
+/** Words that were kept or let go here, and of which the server does not know yet. */
+export const wordsWaiting = () =>
+  new Map(
+    waiting
+      .filter((k) => k.kind === 'kept-word' && !k.refused)
+      .map((k) => {
+        const body = k.body as WordKept;
+        return [body.text, body] as const;
+      }),
+  );
+const sendWord = (body: WordKept & { ticketId: string | null }) =>
+  send({
+    id: `${body.text}-kept`,
+    about: ownWords,
+    kind: 'kept-word',
+    params: {},
+    // What it means goes along for this device: the server knows it by the text.
+    body: { ...body, at: new Date().toISOString() } as Sent<'kept-word'>,
+  });
+export const sendKeptWord = (ticketId: string, { text, meaning, example }: Omit<WordKept, 'kept'>) =>
+  sendWord({ ticketId, text, meaning, example, kept: true });
+export const sendLetGo = (text: string) => sendWord({ ticketId: null, text, meaning: '', example: '', kept: false });
+/** Words that were tried here, and of which the server does not know yet. */
+export const keptTries = () =>
+  new Set(waiting.filter((k) => k.kind === 'tried' && !k.refused).map((k) => (k.body as { text: string }).text));
+export const sendTry = (text: string, right: boolean) =>
+  send({
+    id: `${crypto.randomUUID()}-tried`,
+    about: ownWords,
+    kind: 'tried',
+    params: {},
+    body: { text, tries: [{ at: new Date().toISOString(), right }] },
+  });
+/** What was read elsewhere and is not yet sent. */
+export const keptReadings = () =>
+  new Map(waiting.filter((k) => k.kind === 'read' && !k.refused).map((k) => [k.id, k.body as Sent<'read'>] as const));
+export const sendReading = (id: string, body: Sent<'read'>) =>
+  send({ id, about: 'own-readings', kind: 'read', params: { path: { ownReadingId: id } }, body });
+
 /** Answers of a ticket that are kept here and not yet sent, by question; of several tries the last. */
 export const keptAnswers = (ticketId: string) =>
   new Map(
@@ -167,6 +228,10 @@ const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
   stage: 'Answer',
   spell: 'Reading',
   open: 'Reading',
+  note: 'Reading',
+  'kept-word': 'Reading',
+  tried: 'Reading',
+  read: 'Reading',
   recording: 'Recording',
   'hand-in': 'HandIn',
 };

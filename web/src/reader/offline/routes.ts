@@ -9,6 +9,10 @@ const routes = {
   stage: ['put', '/my/checks/{sittingId}/stages/{stageId}'],
   spell: ['put', '/my/tickets/{ticketId}/spells/{spellId}'],
   recording: ['put', '/my/tickets/{ticketId}/recording/{recordId}'],
+  note: ['put', '/my/tickets/{ticketId}/notes/{noteId}'],
+  'kept-word': ['put', '/my/words/kept'],
+  tried: ['put', '/my/words/tries'],
+  read: ['put', '/my/readings/{ownReadingId}'],
   open: ['post', '/my/tickets/{ticketId}/open'],
   'hand-in': ['post', '/my/tickets/{ticketId}/hand-in'],
 } as const;

@@ -5,7 +5,7 @@ import { useReadAloud } from '../useReadAloud';
 import type { Shown } from './draft';
 import { Button } from '../../ui/Button';
 
-/** Reads a question with its choices to a reader who is given that, by the device's own voice. */
+/** Reads a question with its choices to a reader who is given that, by a voice. */
 export function Hear({ q }: { q: Shown }) {
   const given = useSession().data?.supports?.readAloud ?? false;
   const aloud = useReadAloud([q.stem, ...q.choices, ...q.rights].join('. '));
@@ -17,10 +17,13 @@ export function Hear({ q }: { q: Shown }) {
   );
 }
 
-/** Starts and stops the device's own voice. */
+/** Starts and stops the voice; where it cannot speak, that is said. */
 export const ListenButton = ({ aloud }: { aloud: ReturnType<typeof useReadAloud> }) => (
-  <Button size="reader" onClick={aloud.toggle}>
-    {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
-    {aloud.on ? t('Stop listening') : t('Listen')}
-  </Button>
+  <>
+    <Button size="reader" onClick={aloud.toggle}>
+      {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
+      {aloud.on ? t('Stop listening') : t('Listen')}
+    </Button>
+    {aloud.failed && <span role="status">{t('The voice cannot speak now.')}</span>}
+  </>
 );

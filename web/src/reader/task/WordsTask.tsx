@@ -10,6 +10,9 @@ import { afterTry, choicesOf, joined, roundOf, type Practised } from './practice
 import { TaskError } from './TaskError';
 import { replyOf, useReply, type Task } from './useTask';
 
+/** Words to practise, and how they are asked. */
+export type Practice = Pick<Task, 'words' | 'by'>;
+
 /** Words, a few at a time: first to look at, then each until it has been right. */
 export function WordsTask({ task }: { task: Task }) {
   const { keep, handIn, error, busy } = useReply(task);
@@ -48,11 +51,11 @@ export function WordsTask({ task }: { task: Task }) {
     <>
       <p className="text-soft">{t('{{n}} of {{of}} words known', { n: known, of: task.words.length })}</p>
       {queue === null ? (
-        <Look task={task} words={round} start={() => setQueue(round)} />
+        <Look of={task} words={round} start={() => setQueue(round)} />
       ) : (
         <Ask
           key={asked}
-          task={task}
+          of={task}
           word={word}
           attempt={done.find((d) => d.word === word)?.tries ?? 0}
           answer={answer}
@@ -65,17 +68,17 @@ export function WordsTask({ task }: { task: Task }) {
 }
 
 /** The words of a round with what they mean. */
-function Look({ task, words, start }: { task: Task; words: number[]; start: () => void }) {
+export function Look({ of, words, start }: { of: Practice; words: number[]; start: () => void }) {
   return (
     <>
       <h2>{t('Look at these words')}</h2>
       <dl className="grid gap-3">
         {words.map((i) => {
-          const w = sure(task.words[i]);
+          const w = sure(of.words[i]);
           return (
             <div key={i} className="border-line border-b pb-2">
               <dt className="font-first flex flex-wrap items-center gap-3 text-2xl font-bold">
-                {w.text} {task.by !== 'Meaning' && <HearWord text={w.text} />}
+                {w.text} {of.by !== 'Meaning' && <HearWord text={w.text} />}
               </dt>
               <dd>{w.meaning}</dd>
               {w.example && <dd className="text-soft font-first">{w.example}</dd>}
@@ -99,14 +102,14 @@ function HearWord({ text }: { text: string }) {
 }
 
 /** One word, by what it means or how it sounds. */
-function Ask({
-  task,
+export function Ask({
+  of,
   word,
   attempt,
   answer,
   goOn,
 }: {
-  task: Task;
+  of: Practice;
   word: number;
   attempt: number;
   answer: (right: boolean) => void;
@@ -116,14 +119,14 @@ function Ask({
   const [picked, pick] = useState<number>();
   const [said, say] = useState<boolean>();
   const choices = choicesOf(
-    task.words.map((w) => w.text),
+    of.words.map((w) => w.text),
     word,
     first,
   );
-  const w = sure(task.words[word]);
-  const aloud = useReadAloud(task.by === 'Sound' ? w.text : w.meaning);
+  const w = sure(of.words[word]);
+  const aloud = useReadAloud(of.by === 'Sound' ? w.text : w.meaning);
   // Where the device has no voice, the meaning is read.
-  const bySound = task.by === 'Sound' && aloud.can;
+  const bySound = of.by === 'Sound' && aloud.can;
   return (
     <form
       className="grid gap-4"
@@ -139,7 +142,7 @@ function Ask({
       <h2 id="asked">
         {bySound ? t('Listen. Which word is it?') : t('Which word means “{{meaning}}”?', { meaning: w.meaning })}
       </h2>
-      {task.by !== 'Meaning' && aloud.can && (
+      {of.by !== 'Meaning' && aloud.can && (
         <Row>
           <ListenButton aloud={aloud} />
         </Row>
@@ -148,7 +151,7 @@ function Ask({
         <Pick
           name="word"
           heading="asked"
-          choices={choices.map((i) => sure(task.words[i]).text)}
+          choices={choices.map((i) => sure(of.words[i]).text)}
           mine={picked}
           oneAtATime={false}
           pick={pick}

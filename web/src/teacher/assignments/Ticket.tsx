@@ -16,6 +16,7 @@ import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
 import { setAsideSentences } from '../../shared/setAside';
 import { MarkAnswer } from './MarkAnswer';
 import { PaperCopies } from './PaperCopies';
+import { ReaderNotes } from './ReaderNotes';
 import { TaskReply } from './TaskReply';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
@@ -85,6 +86,7 @@ export default function Ticket() {
               {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}
             </Notice>
           )}
+          <ReaderNotes ticketId={x.ticket.id} mayAnswer={x.mayMark} />
           <PaperCopies ticketId={x.ticket.id} />
           {x.content && <TaskReply x={x} />}
           {!x.content && (

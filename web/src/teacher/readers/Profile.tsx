@@ -14,6 +14,7 @@ import { Oral } from '../oral/Oral';
 import { Account } from './Account';
 import { DepthScale } from './DepthScale';
 import { Trail } from './Trail';
+import { ReadElsewhere } from './ReadElsewhere';
 import { GoalBar, rangeWords, ReadingTable, Strands } from './ReaderPieces';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
@@ -94,6 +95,7 @@ export default function Profile() {
           </div>
           <Account classId={data.id} reader={r} />
           <Oral classId={data.id} reader={r} />
+          <ReadElsewhere readerId={r.id} mayConfirm={data.mayAssign} />
           <section aria-labelledby="history">
             <h2 id="history" className="px-4 pt-3.5 pb-1.5">
               {t('Reading history')}

@@ -13,6 +13,7 @@ import { markName, TideMarks } from '../../../ui/TideMarks';
 import { Button } from '../../../ui/Button';
 import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
 import { StateMark } from '../../../ui/StateMark';
+import { ReaderNotes } from '../ReaderNotes';
 import { Replies } from '../Replies';
 import { usePlan } from '../week/useWeek';
 import type { Place, PlacesData } from './places';
@@ -105,6 +106,7 @@ export function TicketPanel({
           ))}
         </ol>
       </SheetPart>
+      <ReaderNotes ticketId={k.id} mayAnswer={live.data?.mayMark ?? false} />
       <Deeds k={k} textId={a?.textId ?? null} classId={data.id} may={d.mayAssign} today={d.today} />
     </Sheet>
   );

@@ -1,0 +1,87 @@
+using DeepCurrent.Core.KeptWords;
+using DeepCurrent.Core.Readings;
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.KeptWords;
+using DeepCurrent.Data.Notes;
+using DeepCurrent.Data.Readings;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Data.Tickets;
+
+namespace DeepCurrent.Demo;
+
+/// <summary>What some readers of the demo have of their own: notes, one of them answered, words to practise, a book on
+/// paper.</summary>
+internal sealed class DemoOwn(
+    TicketStore tickets,
+    TextStore texts,
+    NoteStore notes,
+    KeptWordStore words,
+    OwnReadingStore readings
+)
+{
+    private const int Texts = 3;
+    private const int WordsOfText = 3;
+    private const int ReadersWithNotes = 6;
+
+    private static readonly string[] Asked =
+    [
+        "Why did they wait so long?",
+        "I would have told somebody.",
+        "This is like my gran's house.",
+        "What does it mean?",
+        "I did not see that coming.",
+        "Is this true?",
+    ];
+
+    private static readonly (string Title, string Author, int Pages)[] Books =
+    [
+        ("The Otter at Low Water", "Hedda Vane", 34),
+        ("Nine Knots and One Key", "R. Okafor", 61),
+        ("My First Radio", "", 18),
+    ];
+
+    public async Task Give(IReadOnlyList<SimulatedReader> people, Adult teacher, SchoolClock clock, DateTimeOffset now)
+    {
+        // The reader whose pictures are printed is among them.
+        var some = people.Where((p, i) => i < ReadersWithNotes || p.Name == DemoWorld.KnownReader).ToList();
+        foreach (var (reader, i) in some.Select((p, i) => (p, i)))
+        {
+            var read = (await tickets.Mine(reader.Id))
+                .Where(k => k.TextId is not null && TicketLife.Done(k.State) && k.HandedInAt is not null)
+                .Take(Texts)
+                .ToList();
+            foreach (var (ticket, n) in read.Select((k, n) => (k, n)))
+                await InText(reader.Id, ticket, teacher, n == 0 ? Asked[i % Asked.Length] : "");
+            var (title, author, pages) = Books[i % Books.Length];
+            var day = clock.DayOf(now).AddDays(-2 - i);
+            await readings.Put(
+                reader.Id,
+                new(OwnReadingId.New(), title, author, day, 15 + 5 * i, pages, i % 2 == 0, "", null, null),
+                now.AddDays(-2 - i),
+                removed: false
+            );
+        }
+    }
+
+    private async Task InText(ReaderId reader, MyTicket ticket, Adult teacher, string asked)
+    {
+        var at = ticket.HandedInAt!.Value.AddMinutes(-3);
+        var open = await tickets.Find(ticket.Id, reader);
+        var pages = (await texts.Body(open!.VersionId)).Pages;
+        var page = Math.Min(1, pages.Count - 1);
+        var sentence = Sentences.Of(Paragraphs.Said(pages[page].First(p => !p.StartsWith('#'))))[0].Trim();
+        var id = NoteId.New();
+        await notes.Put(reader, ticket.Id, id, (page, sentence, asked, at, false));
+        if (asked.Length > 0)
+            await notes.Answer(id, "Good question. Read that page once more and tell me.", teacher.Id, at.AddHours(5));
+        foreach (var (word, n) in (await texts.Words(ticket.TextId!.Value)).Take(WordsOfText).Select((w, n) => (w, n)))
+        {
+            await words.Keep(reader, ticket.Id, word.Text, at.AddMinutes(n));
+            if (n > 0)
+                await words.Try(reader, word.Text, [new WordTry(at.AddDays(1), n == 2)]);
+        }
+    }
+}

@@ -1,0 +1,150 @@
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.KeptWords;
+using DeepCurrent.Core.Readings;
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.KeptWords;
+using DeepCurrent.Data.Notes;
+using DeepCurrent.Data.Readings;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Goals;
+using DeepCurrent.Web.KeptWords;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Readings;
+
+/// <summary>A level as its reader sees it: by a text that is like it.</summary>
+/// <param name="Place">On the scale beside it, 0 at its top and 1 at its foot.</param>
+public sealed record LevelLike(string Title, double Place);
+
+/// <param name="Then">At the beginning of the term; null where nothing is known of it.</param>
+public sealed record MyLevel(LevelLike? Then, LevelLike Now);
+
+/// <param name="Done">So far, in the kind's own unit.</param>
+/// <param name="PerWeek">What is still needed in each week to come; null where it is reached, or the term is over.</param>
+public sealed record MyGoal(GoalKind Kind, double Target, double Done, double? PerWeek);
+
+/// <param name="LastDay">Of the term.</param>
+/// <param name="Words">Of full readings, week by week, summed up.</param>
+public sealed record MyTerm(
+    DateOnly FirstDay,
+    DateOnly LastDay,
+    IReadOnlyList<double> Words,
+    IReadOnlyList<MyGoal> Goals,
+    MyLevel? Level
+);
+
+/// <param name="Due">To practise today.</param>
+/// <param name="First">Some of them.</param>
+public sealed record MyWordsShort(int All, int Due, IReadOnlyList<string> First);
+
+/// <summary>Words of full readings on one day.</summary>
+public sealed record WordsOfDay(DateOnly Day, int Words);
+
+/// <param name="Days">Of this week and the one before, with words of full readings; days without any are left
+/// out.</param>
+/// <param name="Monday">Of this week.</param>
+public sealed record MyHome(
+    DateOnly Today,
+    DateOnly Monday,
+    IReadOnlyList<WordsOfDay> Days,
+    MyTerm? Term,
+    MyWordsShort Words,
+    IReadOnlyList<Note> Answered
+);
+
+/// <summary>A reader's home, beside their tickets: the week, goals, kept words, what the teacher answered.</summary>
+public sealed class HomeSheet(
+    HomeStore home,
+    OwnReadingStore readings,
+    NoteStore notes,
+    KeptWordStore words,
+    GoalBook goals,
+    SchoolStore schools,
+    Desk desk
+)
+{
+    private const double ShownBeyond = 4;
+
+    public async Task<MyHome> Of(ReaderId reader)
+    {
+        var school = await desk.School();
+        var today = await desk.Today();
+        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var year = await schools.CurrentYear(school.Id, today);
+        var term = year?.TermOn(today);
+        var facts = await home.Facts(reader, term?.FirstDay ?? today);
+        var clock = await desk.Clock();
+        var kept = (await words.Of(reader))
+            .Select(w => (w.Text, At: Recall.After(clock.DayOf(w.KeptAt), w.Tries, clock.DayOf)))
+            .ToList();
+        return new(
+            today,
+            monday,
+            await Days(reader, clock, monday.AddDays(-7)),
+            // The youngest see no figures, so none are sent.
+            HomeLooks.For(facts.Grade) is HomeLook.Words
+            && year is not null
+            && term is not null
+                ? await Term(reader, school, year, term, today, facts)
+                : null,
+            new(
+                kept.Count,
+                kept.Count(k => KeptWordEndpoints.Due(k.At, today)),
+                [.. kept.OrderBy(k => k.At.Step).Select(k => k.Text).Take(3)]
+            ),
+            await notes.Unseen(reader)
+        );
+    }
+
+    private async Task<IReadOnlyList<WordsOfDay>> Days(ReaderId reader, SchoolClock clock, DateOnly from) =>
+        [
+            .. (await readings.Full(reader, clock.Begin(from)))
+                .GroupBy(r => clock.DayOf(r.At))
+                .Select(g => new WordsOfDay(g.Key, g.Sum(r => r.Words))),
+        ];
+
+    private async Task<MyTerm> Term(
+        ReaderId reader,
+        School school,
+        YearCalendar year,
+        Term term,
+        DateOnly today,
+        HomeFacts facts
+    )
+    {
+        var soFar = new TermSoFar(year, term, today);
+        var (rows, weeks) = await goals.Weeks(reader, school, year, term, today);
+        var sum = 0.0;
+        return new(
+            term.FirstDay,
+            term.LastDay,
+            [.. weeks.Select(w => sum += w.Words)],
+            [.. rows.OrderBy(g => g.Kind).Select(g => Goal(g.Kind, g.Target, soFar, weeks))],
+            await Level(reader, facts)
+        );
+    }
+
+    private static MyGoal Goal(GoalKind kind, double target, TermSoFar soFar, IReadOnlyList<WeekOfReading> weeks)
+    {
+        var done = TermSoFar.SoFar(kind, weeks) ?? 0;
+        var left = soFar.DaysLeft / 5.0;
+        var perWeek = kind is GoalKind.Words && done < target && left > 0 ? (target - done) / left : (double?)null;
+        return new(kind, target, done, perWeek);
+    }
+
+    /// <summary>Where the reader stood and stands, in texts they know.</summary>
+    private async Task<MyLevel?> Level(ReaderId reader, HomeFacts facts)
+    {
+        if (await home.Like(reader, facts.Depth) is not { } now)
+            return null;
+        var before = facts.Then is { } then ? await home.Like(reader, then, now.Title) : null;
+        var depths = new[] { facts.Depth.Value, facts.Then?.Value ?? facts.Depth.Value };
+        var (top, foot) = (depths.Min() - ShownBeyond, depths.Max() + ShownBeyond);
+        double Place(Fathoms depth) => (depth.Value - top) / (foot - top);
+        return new(
+            before is null ? null : new(before.Title, Place(facts.Then!.Value)),
+            new(now.Title, Place(facts.Depth))
+        );
+    }
+}
