@@ -28,7 +28,7 @@ test('a reader whose home speaks Spanish reads Spanish, and the device its own l
   for (const picture of ['crab', 'key', 'bell']) await child.getByRole('button', { name: picture }).click();
   await expect(child.getByRole('heading', { name: 'Mi lectura' })).toBeVisible();
   await expect(child.locator('html')).toHaveAttribute('lang', 'es');
-  await expect(child.getByText(/^Esta semana leíste \d+ palabras|^Esta semana aún no/)).toBeVisible();
+  await expect(child.getByText(/^\d+ palabras? hasta ahora/)).toBeVisible();
   await axe(child, 'a reader’s page in Spanish');
   // They may read English all the same, here and now.
   await child.getByRole('button', { name: 'English' }).click();

@@ -2,7 +2,20 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import config from './playwright.config.mjs';
-import { assignments, choose, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
+import {
+  api,
+  assignments,
+  choose,
+  classOf,
+  paste,
+  place,
+  reader,
+  signIn,
+  teacher,
+  throughDoor,
+  toQuestions,
+  view,
+} from './people.mjs';
 
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
 mkdirSync(out, { recursive: true });
@@ -56,7 +69,6 @@ await desk
   .getByRole('status', { name: 'Remarks' })
   .getByText(/not a choice of its own/)
   .waitFor();
-await shot(desk, 'quiz-editor');
 await desk.evaluate(() =>
   Object.keys(localStorage)
     .filter((k) => k.startsWith('dc-quiz-'))
@@ -175,4 +187,15 @@ await child
   .click();
 await child.getByText(/\d of \d right on the first try/).waitFor();
 await shot(child, 'result');
+const plover = await open();
+await signIn(plover, 'teo');
+await plover.getByRole('navigation', { name: 'Places' }).waitFor();
+const room = await api(plover, 'GET', `/classes/${classOf(plover)}`);
+const [youngest] = room.readers;
+const { secret } = await api(plover, 'GET', `/readers/${youngest.id}/sign-in`);
+const tablet = await open();
+await tablet.setViewportSize({ width: 820, height: 1180 });
+await throughDoor(tablet, '/read', { code: room.code, name: youngest.givenName, pictures: secret.split(' ') });
+await tablet.getByRole('heading', { name: /^Hello/ }).waitFor();
+await shot(tablet, 'home-young');
 await browser.close();

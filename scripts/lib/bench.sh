@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, rosters, load, fuzz or house after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, voice, rosters, load, fuzz or house after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -87,11 +87,19 @@ plan() { # giving much at once, and who is where
 # What the database has spent on the demo's since it was asked to forget.
 spent() { sql "select sum(total_exec_time + total_plan_time) from pg_stat_statements s join pg_database d on d.oid = s.dbid where d.datname = 'deepcurrent_bench'" deepcurrent_bench; }
 
+voice() { # how soon the voice speaks
+  stand_ins 8570
+  Voice__Ahead=false serve deepcurrent_bench true
+  node "$ROOT/bench/voice.mjs" "$address"
+  halt
+  kill $STAND_INS
+}
+
 house() { node "$ROOT/bench/house.mjs" "$ROOT"; } # what the code itself measures
 
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | plan | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, rosters, load, fuzz, house)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | plan | voice | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, voice, rosters, load, fuzz, house)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -110,6 +118,7 @@ results="$ROOT/bench/results.md"
   node "$ROOT/bench/class-page.mjs" report "$ROOT/.data/class-page.json" "$(spent)"
   halt
   plan
+  voice
   library
   rosters
   load

@@ -145,8 +145,22 @@ public static partial class Speech
         [
             .. Events
                 .Where(e => e.Character >= 1 && e.Character <= starts.Count)
-                .Select(e => new SpokenWord(starts[e.Character - 1], e.Milliseconds / 1000.0))
+                .Select(e => new SpokenWord(WordFrom(text, starts[e.Character - 1]), e.Milliseconds / 1000.0))
+                .Where(w => w.At >= 0)
                 .DistinctBy(w => w.At),
         ];
+    }
+
+    /// <summary>Where the word begins whose marks begin somewhere; −1 where there are marks alone.</summary>
+    private static int WordFrom(string text, int at)
+    {
+        while (at < text.Length && !char.IsLetterOrDigit(text[at]))
+        {
+            if (char.IsWhiteSpace(text[at]))
+                return -1;
+            at++;
+        }
+
+        return at < text.Length ? at : -1;
     }
 }

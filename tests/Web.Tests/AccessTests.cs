@@ -472,6 +472,7 @@ public sealed class AccessTests(Harness harness)
                 or "/api/my/checks"
                 or "/api/my/home"
                 or "/api/my/words"
+                or "/api/voice"
                 or "/api/my/words/kept"
                 or "/api/my/words/tries"
         || path.StartsWith("/api/my/readings", StringComparison.Ordinal)

@@ -251,6 +251,27 @@ public sealed class OwnPageTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_class_shows_a_pool_of_ones_own_the_classes_both_or_none()
+    {
+        var (ana, room, leo, _) = await Begun();
+        async Task<System.Text.Json.Nodes.JsonNode?> Shown(string pool)
+        {
+            await Done(ana, $"/api/classes/{room.Id}/pool", new { pool });
+            return (await leo.Get("/api/my/home"))["pool"];
+        }
+
+        (await Shown("None")).ShouldBeNull();
+        var own = (await Shown("Own"))!;
+        own["mine"]!.AsArray().ShouldBeEmpty("nothing has been understood yet");
+        own["ours"].ShouldBeNull();
+        ((int)(await Shown("Shared"))!["ours"]!).ShouldBe(0);
+        (await Shown("Both"))!["mine"].ShouldNotBeNull();
+        (await Status(ana, HttpMethod.Put, $"/api/classes/{room.Id}/pool", new { pool = "Ocean" })).ShouldBe(
+            HttpStatusCode.BadRequest
+        );
+    }
+
+    [Fact]
     public async Task Seconds_are_an_opening_and_minutes_a_reading_and_the_week_counts_readings_alone()
     {
         var (_, _, leo, ticket) = await Begun();

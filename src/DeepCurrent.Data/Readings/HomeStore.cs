@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Readings;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
@@ -29,6 +30,86 @@ public sealed class HomeStore(NpgsqlDataSource db)
             where r.id = @readerId
             """,
             new { readerId, since }
+        );
+
+    /// <summary>The pools that the classes a reader is in show.</summary>
+    public async Task<IReadOnlyList<PoolShown>> Pools(ReaderId readerId, DateOnly today) =>
+        [
+            .. (
+                await db.All<string>(
+                    $"""
+                    select distinct c.pool
+                    from enrolment e join class c on c.id = e.class_id
+                    where {OpenEnrolment} and e.reader_id = @readerId
+                    limit 10
+                    """,
+                    new { readerId, today }
+                )
+            ).Select(Enum.Parse<PoolShown>),
+        ];
+
+    private const string OpenEnrolment =
+        "e.from_day <= @today and (e.to_day is null or e.to_day > @today) and not c.closed";
+
+    private static readonly string UnderstoodSql = $"""
+        k.full_reading and k.state = {TicketStates.Released} and coalesce(k.score, 0) >= @understoodFrom
+        """;
+
+    /// <summary>Titles of the texts a reader has understood since a time, in their order; the newest of them.</summary>
+    /// <param name="understoodFrom">Share right at the first try, 0 to 1.</param>
+    public async Task<IReadOnlyList<string>> Understood(
+        ReaderId readerId,
+        double understoodFrom,
+        DateTimeOffset since
+    ) =>
+        [
+            .. (
+                await db.All<string>(
+                    $"""
+                    select t.title
+                    from ticket k join version v on v.id = k.version_id join text t on t.id = v.text_id
+                    where k.reader_id = @readerId and {UnderstoodSql} and k.handed_in_at >= @since
+                    group by t.id, t.title
+                    order by min(k.handed_in_at) desc
+                    limit {PoolsMost}
+                    """,
+                    new
+                    {
+                        readerId,
+                        understoodFrom,
+                        since,
+                    }
+                )
+            ).Reverse(),
+        ];
+
+    private const int PoolsMost = Core.Readings.Pools.Most;
+
+    /// <summary>How many texts the readers of a reader's classes have understood since a time.</summary>
+    public Task<int> UnderstoodTogether(
+        ReaderId readerId,
+        double understoodFrom,
+        DateTimeOffset since,
+        DateOnly today
+    ) =>
+        db.Value<int>(
+            $"""
+            select count(*)::int
+            from ticket k
+            where {UnderstoodSql}
+              and k.handed_in_at >= @since
+              and k.class_id in (
+                select e.class_id
+                from enrolment e join class c on c.id = e.class_id
+                where {OpenEnrolment} and e.reader_id = @readerId)
+            """,
+            new
+            {
+                readerId,
+                understoodFrom,
+                since,
+                today,
+            }
         );
 
     /// <summary>Of the texts a reader has handed in, the one nearest to a depth; null where there is none.</summary>

@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Storage;
@@ -22,7 +23,8 @@ public sealed record ClassPlace(
     string Code,
     Part Part,
     bool AssistantsPrint,
-    int? Grade
+    int? Grade,
+    PoolShown Pool
 );
 
 /// <summary>Schools, their adults, years and classes.</summary>
@@ -187,7 +189,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.One<ClassPlace>(
             $"""
             select c.id, c.school_id, c.school_year_id, c.name, c.code, coalesce(a.role, {ClassParts.None}) as part,
-              c.assistants_print, c.grade
+              c.assistants_print, c.grade, c.pool
             from class c left join class_adult a on a.class_id = c.id and a.adult_id = @adultId
             where c.id = @classId and c.school_id = @schoolId
             """,
@@ -199,6 +201,9 @@ public sealed class SchoolStore(NpgsqlDataSource db)
             }
         );
     }
+
+    public Task ShowPool(ClassId classId, PoolShown pool) =>
+        db.Run("update class set pool = @pool where id = @classId", new { classId, pool = pool.ToString() });
 
     public async Task LetAssistantsPrint(ClassId classId, bool allowed)
     {

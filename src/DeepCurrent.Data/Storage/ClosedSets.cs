@@ -8,6 +8,7 @@ using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Papers;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Tickets;
@@ -31,6 +32,7 @@ public static partial class ClosedSets
         new("assignment", "place", Of<WorkPlace>()),
         new("assignment", "results", Of<ResultsShown>()),
         new("check_aim", "kind", Of<AimKind>()),
+        new("class", "pool", Of<PoolShown>()),
         new("class_adult", "role", Of(Part.None)),
         new("evidence", "kind", Of<EvidenceKind>()),
         new("goal", "kind", Of<GoalKind>()),

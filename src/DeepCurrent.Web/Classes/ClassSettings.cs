@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Readers;
+using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
@@ -30,6 +31,8 @@ public sealed record CopyClassRequest(string Name, bool WithReaders, ClassId? Id
 
 /// <param name="Allowed">Assistants may print one reader's card at a time.</param>
 public sealed record AssistantsPrintRequest(bool Allowed);
+
+public sealed record PoolRequest(PoolShown Pool);
 
 public sealed record ClassAdultRequest(AdultId AdultId, [property: JsonRequired] Part Role);
 
@@ -62,6 +65,14 @@ public static class ClassSettings
             {
                 await desk.Class(classId, Deed.ChangeRoster);
                 await schools.LetAssistantsPrint(classId, request.Allowed);
+            }
+        );
+        api.MapPut(
+            "/classes/{classId:guid}/pool",
+            async (ClassId classId, PoolRequest request, Desk desk, SchoolStore schools) =>
+            {
+                await desk.Class(classId, Deed.ChangeRoster);
+                await schools.ShowPool(classId, request.Pool);
             }
         );
         api.MapGet("/colleagues", Colleagues);

@@ -5,6 +5,7 @@ using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Goals;
@@ -23,12 +24,16 @@ public sealed record RegisteredView(bool Confirm, Message Sentence);
 public sealed record ConfirmRequest(string Token);
 
 /// <param name="Level">The level in words, such as "Mina reads texts typical of the middle of grade 4."</param>
+/// <param name="ThisWeek">Words of full readings since Monday.</param>
+/// <param name="LastWeek">The same of the week before.</param>
 public sealed record ChildView(
     ReaderId Id,
     string GivenName,
     int Grade,
     Message Level,
     Message Trend,
+    int ThisWeek,
+    int LastWeek,
     IReadOnlyList<ChildReading> Readings,
     IReadOnlyList<GoalStandingView> Goals
 );
@@ -218,6 +223,7 @@ public static class GuardianEndpoints
         Desk desk,
         GuardianStore guardians,
         ReaderStore readers,
+        OwnReadingStore ownReadings,
         GoalBook goals,
         LookStore looks
     )
@@ -226,10 +232,14 @@ public static class GuardianEndpoints
             throw Refused.NotFound();
         var school = await desk.School();
         var seen = new List<ChildView>();
+        var clock = await desk.Clock();
+        var today = await desk.Today();
+        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
         foreach (var child in await guardians.Children(desk.Who.Adult, school.Id, await desk.Moment()))
         {
             var head = (await readers.Find(child.Id, school.Id, desk.Who.Adult))!;
             await looks.Seen(school.Id, desk.Who.Adult, desk.Now, child.Id);
+            var read = await ownReadings.Full(child.Id, clock.Begin(monday.AddDays(-7)));
             seen.Add(
                 new(
                     child.Id,
@@ -237,6 +247,8 @@ public static class GuardianEndpoints
                     child.Grade,
                     LevelWords(school, child),
                     TrendWords(child),
+                    read.Where(r => clock.DayOf(r.At) >= monday).Sum(r => r.Words),
+                    read.Where(r => clock.DayOf(r.At) < monday).Sum(r => r.Words),
                     await guardians.Readings(child.Id),
                     await goals.OfReader(head, school)
                 )

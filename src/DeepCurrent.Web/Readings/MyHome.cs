@@ -38,6 +38,11 @@ public sealed record MyTerm(
 /// <param name="First">Some of them.</param>
 public sealed record MyWordsShort(int All, int Due, IReadOnlyList<string> First);
 
+/// <summary>What has come into the tide pools this school year.</summary>
+/// <param name="Mine">Texts that were understood, oldest first; null where the class shows no pool of one's own.</param>
+/// <param name="Ours">How many in the class's pool; null where it shows none.</param>
+public sealed record MyPool(IReadOnlyList<string>? Mine, int? Ours);
+
 /// <summary>Words of full readings on one day.</summary>
 public sealed record WordsOfDay(DateOnly Day, int Words);
 
@@ -50,7 +55,8 @@ public sealed record MyHome(
     IReadOnlyList<WordsOfDay> Days,
     MyTerm? Term,
     MyWordsShort Words,
-    IReadOnlyList<Note> Answered
+    IReadOnlyList<Note> Answered,
+    MyPool? Pool
 );
 
 /// <summary>A reader's home, beside their tickets: the week, goals, kept words, what the teacher answered.</summary>
@@ -93,7 +99,22 @@ public sealed class HomeSheet(
                 kept.Count(k => KeptWordEndpoints.Due(k.At, today)),
                 [.. kept.OrderBy(k => k.At.Step).Select(k => k.Text).Take(3)]
             ),
-            await notes.Unseen(reader)
+            await notes.Unseen(reader),
+            await Pool(reader, school, clock.Begin(year?.FirstDay ?? today), today)
+        );
+    }
+
+    private async Task<MyPool?> Pool(ReaderId reader, School school, DateTimeOffset since, DateOnly today)
+    {
+        var shown = await home.Pools(reader, today);
+        var (own, shared) = (shown.Any(p => p.HasOwn()), shown.Any(p => p.HasShared()));
+        if (!own && !shared)
+            return null;
+        return new(
+            own ? await home.Understood(reader, school.UnderstoodFrom, since) : null,
+            shared
+                ? Math.Min(Pools.Most, await home.UnderstoodTogether(reader, school.UnderstoodFrom, since, today))
+                : null
         );
     }
 

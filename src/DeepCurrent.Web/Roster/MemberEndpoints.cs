@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Roster;
@@ -93,6 +94,9 @@ public sealed record ClassRosterView
 
     /// <summary>Assistants may print one reader's card.</summary>
     public required bool AssistantsPrint { get; init; }
+
+    /// <summary>The tide pools its readers see.</summary>
+    public required PoolShown Pool { get; init; }
 }
 
 public sealed record ReadersRequest(IReadOnlyList<ReaderId> ReaderIds);
@@ -198,6 +202,7 @@ public static class MemberEndpoints
             WeAsked = may ? await requests.Of(classId) : [],
             Guessing = may ? await sessions.Guessing(classId, desk.Now - GuessRule.Class.Window) : null,
             AssistantsPrint = place.AssistantsPrint,
+            Pool = place.Pool,
         };
     }
 

@@ -99,6 +99,9 @@ public sealed record TextView
 
     public required IReadOnlyList<Word> Words { get; init; }
 
+    /// <summary>What its picture shows; null where it has none.</summary>
+    public required string? Picture { get; init; }
+
     public required bool Ships { get; init; }
 
     public required string? Owner { get; init; }
@@ -144,7 +147,13 @@ public static class TextEndpoints
         return wanted.Count == 0 ? [] : await texts.Some(wanted, desk.Who.SchoolId, desk.Who.Adult, classId);
     }
 
-    private static async Task<TextView> View(TextId textId, Desk desk, TextStore texts, ReadingStore readings)
+    private static async Task<TextView> View(
+        TextId textId,
+        Desk desk,
+        TextStore texts,
+        ReadingStore readings,
+        TextPictureStore pictures
+    )
     {
         desk.Library();
         var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
@@ -167,6 +176,7 @@ public static class TextEndpoints
             Versions = versions,
             Questions = questions,
             Words = await texts.Words(textId),
+            Picture = (await pictures.Shown([textId])).GetValueOrDefault(textId),
             Ships = own.SchoolId is null,
             Owner = own.Owner,
             Mine = own.Mine,

@@ -19,6 +19,11 @@ public sealed record MyWork
 
     public required string Title { get; init; }
 
+    public required TextId TextId { get; init; }
+
+    /// <summary>What the text's picture shows; null where it has none.</summary>
+    public required string? Picture { get; init; }
+
     public required TicketState State { get; init; }
 
     public required int Attempts { get; init; }
@@ -57,7 +62,13 @@ public sealed record MyWork
 }
 
 /// <summary>A ticket as its reader works on it: the text, its words and questions, without what is right.</summary>
-public sealed class WorkSheet(TicketStore tickets, TextStore texts, ReadingStore readings, RunningRecordStore records)
+public sealed class WorkSheet(
+    TicketStore tickets,
+    TextStore texts,
+    TextPictureStore pictures,
+    ReadingStore readings,
+    RunningRecordStore records
+)
 {
     public async Task<MyWork> Of(OpenTicket ticket, SchoolId schoolId)
     {
@@ -72,6 +83,11 @@ public sealed class WorkSheet(TicketStore tickets, TextStore texts, ReadingStore
             Id = ticket.Id,
             Kind = ticket.Kind,
             Title = body.Title,
+            TextId = ticket.TextId,
+            Picture =
+                ticket.Kind is TaskKind.Quiz
+                    ? null
+                    : (await pictures.Shown([ticket.TextId])).GetValueOrDefault(ticket.TextId),
             State = ticket.State,
             Attempts = ticket.Results is ResultsShown.WhenReleased ? 1 : ticket.Attempts,
             Page = ticket.Page,

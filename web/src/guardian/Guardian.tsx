@@ -1,9 +1,8 @@
-import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { api, ok } from '../shared/api';
-import { dayOf, minutes, percent, shortDay } from '../shared/format';
-import { courseWord, goalKinds } from '../shared/goalKinds';
+import { api, ok, type Api } from '../shared/api';
+import { dayOf, minutes, number, percent, today } from '../shared/format';
+import { goalKinds } from '../shared/goalKinds';
 import { keys } from '../shared/keys';
 import { signOut, useSignInBy, type Session } from '../shared/session';
 import { say, t } from '../shared/words';
@@ -12,12 +11,6 @@ import { Brand } from '../ui/Frame';
 import { Empty, Show } from '../ui/Show';
 import { LanguageSwitch } from '../shared/LanguageSwitch';
 import { PageTitle } from '../ui/PageTitle';
-
-/** When something was read, else when it is due. */
-function readOrDue({ handedInAt, dueOn }: { handedInAt?: string | null; dueOn?: string | null }) {
-  if (handedInAt) return dayOf(handedInAt);
-  return dueOn ? t('due {{day}}', { day: shortDay(dueOn) }) : t('not finished');
-}
 
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
@@ -46,51 +39,7 @@ export default function Guardian({ session }: { session: Session }) {
             ) : (
               <>
                 {all.map((c) => (
-                  <article
-                    key={c.id}
-                    className={cx(
-                      'border-ink bg-paper [&_li]:border-line grid gap-3.5 rounded-[14px] border-[1.5px] px-8',
-                      'pt-6.5 pb-7.5 [&_h3]:mb-1 [&_h3]:text-lg [&_li]:border-t [&_li]:py-1.25',
-                    )}
-                  >
-                    <h2 className="text-2xl">{c.givenName}</h2>
-                    <p className="text-xl">{say(c.level)}</p>
-                    <p>{say(c.trend)}</p>
-                    <section>
-                      <h3>{t('Goals this term')}</h3>
-                      {c.goals.length === 0 ? (
-                        <p className="text-soft">{t('No goals yet')}</p>
-                      ) : (
-                        <ul>
-                          {c.goals.map((g) => (
-                            <li key={g.kind}>
-                              {goalKinds[g.kind].forGuardian(g.target, g.done)}, {courseWord(g.course)}
-                            </li>
-                          ))}
-                        </ul>
-                      )}
-                    </section>
-                    <section>
-                      <h3>{t('Recent reading')}</h3>
-                      {c.readings.length === 0 ? (
-                        <p className="text-soft">{t('Nothing read yet')}</p>
-                      ) : (
-                        <ul>
-                          {c.readings.slice(0, 12).map((r, i) => (
-                            <li key={i}>
-                              <b>{r.title}</b>{' '}
-                              <span className="text-soft">
-                                {readOrDue(r)}
-                                {r.minutes > 0 && `, ${minutes(r.minutes * 60)}`}
-                                {r.score != null &&
-                                  `, ${t('{{score}} right on the first try', { score: percent(r.score) })}`}
-                              </span>
-                            </li>
-                          ))}
-                        </ul>
-                      )}
-                    </section>
-                  </article>
+                  <Child key={c.id} c={c} />
                 ))}
               </>
             )
@@ -99,4 +48,87 @@ export default function Guardian({ session }: { session: Session }) {
       </main>
     </div>
   );
+}
+
+const most = 12;
+
+/** One child: the week, what is due, what is finished, how it goes. */
+function Child({ c }: { c: Api<'ChildView'> }) {
+  const due = c.readings.filter((r) => !r.handedInAt);
+  const done = c.readings.filter((r) => r.handedInAt);
+  return (
+    <article className="border-ink bg-paper overflow-clip rounded-[14px] border-[1.5px] [&_h3]:text-xl [&>section]:px-8 [&>section]:py-5">
+      <section>
+        <h2 className="text-2xl leading-9">{t('{{name}}’s week', { name: c.givenName })}</h2>
+        <p>
+          {t('{{name}} has read {{count}} words since Monday.', { name: c.givenName, count: c.thisWeek })}{' '}
+          {t('Last week {{n}}.', { n: number(c.lastWeek) })}
+        </p>
+      </section>
+      <section className="bg-depth-2 border-ink border-y">
+        <h3>{t('Due')}</h3>
+        {due.length === 0 ? (
+          <p>{t('Nothing is due.')}</p>
+        ) : (
+          <ul className="border-ink mt-2 ml-1.5 grid gap-2.5 border-l-2">
+            {due.map((r, i) => (
+              <li key={i} className="relative pl-5">
+                <i
+                  aria-hidden
+                  className="border-ink bg-paper absolute top-1.5 -left-2 size-3.5 rounded-full border-2"
+                />
+                <b>{r.title}</b>
+                <span className="block">{dueWords(r.dueOn)}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <section>
+        <h3>{t('Finished')}</h3>
+        {done.length === 0 ? (
+          <p className="text-soft">{t('Nothing read yet')}</p>
+        ) : (
+          <ul>
+            {done.slice(0, most).map((r, i) => (
+              <li key={i} className="border-line flex flex-wrap justify-between gap-x-4 py-1.5 [&+li]:border-t">
+                <b>{r.title}</b>
+                <span className="text-soft">
+                  {[
+                    r.handedInAt && dayOf(r.handedInAt),
+                    r.minutes > 0 && minutes(r.minutes * 60),
+                    r.score != null && t('{{score}} right on the first try', { score: percent(r.score) }),
+                  ]
+                    .filter(Boolean)
+                    .join(', ')}
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <section className="border-line border-t">
+        <h3>{t('How it goes')}</h3>
+        <p>{say(c.level)}</p>
+        <p>{say(c.trend)}</p>
+        {c.goals.length > 0 && (
+          <>
+            <h4 className="mt-3 font-semibold">{t('Goals this term')}</h4>
+            <ul>
+              {c.goals.map((g) => (
+                <li key={g.kind}>{goalKinds[g.kind].forGuardian(g.target, g.done)}</li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+    </article>
+  );
+}
+
+/** When something is due, as a plain fact. */
+function dueWords(dueOn: string | null | undefined) {
+  if (!dueOn) return t('whenever you like');
+  if (dueOn === today()) return t('today');
+  return dueOn < today() ? t('It was due {{day}}.', { day: dayOf(dueOn) }) : dayOf(dueOn);
 }

@@ -94,27 +94,3 @@ export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => voi
     </article>
   );
 }
-
-/** Puts a chosen text back; what was done on it is kept. */
-export function PutBack({ ticketId, title }: { ticketId: string; title: string }) {
-  const client = useQueryClient();
-  const back = useMutation({
-    mutationFn: () => ok(api.DELETE('/my/choices/{ticketId}', { params: { path: { ticketId } } })),
-    onSettled: () => client.invalidateQueries({ queryKey: keys.my.all }),
-  });
-  return (
-    <p className="flex flex-wrap items-center gap-1.5">
-      {t('You chose this.')}{' '}
-      <Button
-        look="plain"
-        size="reader"
-        disabled={back.isPending}
-        onClick={() => back.mutate()}
-        aria-label={t('Put {{title}} back', { title })}
-      >
-        {t('Put it back')}
-      </Button>
-      {back.error && <span role="alert"> {sentence(back.error)}</span>}
-    </p>
-  );
-}

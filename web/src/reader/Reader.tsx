@@ -6,7 +6,7 @@ import { part } from '../shared/part';
 import type { Session } from '../shared/session';
 import { takeReturn } from '../shared/comingBack';
 import { FromLink } from './FromLink';
-import { Home } from './Home';
+import { Home, partsOfHome } from './Home';
 import { startOutbox } from './offline/outbox';
 import { belongTo } from './offline/store';
 import { startWorker } from './offline/worker';
@@ -49,7 +49,7 @@ function Own({ session }: { session: Session }) {
   // The other pages come while there is a network, so that they are there when there is none.
   useEffect(() => {
     startWorker();
-    for (const load of Object.values(parts)) load().catch(() => undefined);
+    for (const load of Object.values({ ...partsOfHome, ...parts })) load().catch(() => undefined);
   }, []);
   return (
     <div className="group/size contents" data-size={session.supports?.textSize ?? 0}>

@@ -62,8 +62,7 @@ function Pages({ work }: { work: Work }) {
     body.current?.focus({ preventScroll: true });
     scrollTo(0, 0);
   }, [page]);
-  const before = work.pages.slice(0, page).flat().length,
-    paragraphs = work.pages.flat().length;
+  const before = work.pages.slice(0, page).flat().length;
   const last = page === work.pages.length - 1;
   const turn = (to: number) => {
     aloud.stop();
@@ -115,6 +114,7 @@ function Pages({ work }: { work: Work }) {
           ref={body}
           onPointerMove={pageOf.guide ? follow : undefined}
         >
+          {page === 0 && <FirstPicture work={work} />}
           {writing && (
             <Sentences page={page} paragraphs={sure(work.pages[page])} of={notes} chosen={marked} choose={mark} />
           )}
@@ -131,7 +131,7 @@ function Pages({ work }: { work: Work }) {
                   .slice(0, i)
                   .reduce((n, x) => n + plain(x).length + 1, 0)}
               />
-              <Between work={work} after={before + i + 1} last={before + i + 1 === paragraphs} />
+              <Between work={work} after={before + i + 1} last={before + i + 1 === work.pages.flat().length} />
             </Fragment>
           ))}
         </article>
@@ -178,6 +178,16 @@ const Aloud = ({ aloud }: { aloud: ReturnType<typeof useReadAloud> }) => (
     )}
   </>
 );
+
+/** The picture that stands for the text, above its first page. */
+const FirstPicture = ({ work }: { work: Work }) =>
+  work.picture && (
+    <img
+      src={`/api/texts/${work.textId}/picture`}
+      alt={work.picture}
+      className="border-ink mb-5 block aspect-[5/2] w-full rounded-md border object-cover object-[50%_70%]"
+    />
+  );
 
 /** Opens and closes the notes. */
 const NotesButton = ({ on, count, toggle }: { on: boolean; count: number; toggle: () => void }) => (

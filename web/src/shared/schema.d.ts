@@ -1950,6 +1950,45 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/pool': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PoolRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/colleagues': {
     parameters: {
       query?: never;
@@ -10163,6 +10202,10 @@ export interface components {
       grade: number;
       level: components['schemas']['Message'];
       trend: components['schemas']['Message'];
+      /** Format: int32 */
+      thisWeek: number;
+      /** Format: int32 */
+      lastWeek: number;
       readings: components['schemas']['ChildReading'][];
       goals: components['schemas']['GoalStandingView'][];
     };
@@ -10278,6 +10321,7 @@ export interface components {
       /** Format: date-time */
       guessing: null | string;
       assistantsPrint: boolean;
+      pool: components['schemas']['PoolShown'];
     };
     ClassView: {
       id: components['schemas']['ClassId'];
@@ -11328,6 +11372,7 @@ export interface components {
       term: null | components['schemas']['MyTerm'];
       words: components['schemas']['MyWordsShort'];
       answered: components['schemas']['Note'][];
+      pool: null | components['schemas']['MyPool'];
     };
     MyItem: {
       kind: components['schemas']['QuestionKind'];
@@ -11368,6 +11413,11 @@ export interface components {
       /** Format: int32 */
       item: number;
       picks: number[];
+    };
+    MyPool: {
+      mine: null | string[];
+      /** Format: int32 */
+      ours: null | number;
     };
     MyQuestion: {
       id: components['schemas']['QuestionId'];
@@ -11522,6 +11572,8 @@ export interface components {
       id: components['schemas']['TicketId'];
       kind: components['schemas']['TaskKind'];
       title: string;
+      textId: components['schemas']['TextId'];
+      picture: null | string;
       state: components['schemas']['TicketState'];
       /** Format: int32 */
       attempts: number;
@@ -11972,6 +12024,14 @@ export interface components {
       aPartADay: boolean;
       form: components['schemas']['VersionId'][];
     };
+    PoolRequest: {
+      pool: components['schemas']['PoolShown'];
+    };
+    /**
+     * @description Which tide pools the readers of a class see: one thing comes into a pool for each text that was understood, never for speed or rank, and nothing is ever lost from it.
+     * @enum {unknown}
+     */
+    PoolShown: 'None' | 'Own' | 'Shared' | 'Both';
     /**
      * @description What a member of staff is at the school: a teacher, or somebody who helps one.
      * @enum {unknown}
@@ -13276,6 +13336,7 @@ export interface components {
       versions: components['schemas']['TextVersionView'][];
       questions: components['schemas']['QuestionView'][];
       words: components['schemas']['Word'][];
+      picture: null | string;
       ships: boolean;
       owner: null | string;
       mine: boolean;

@@ -1,10 +1,10 @@
 import { cx } from 'class-variance-authority';
-import { BellRinging, CaretRight, Clock } from '@phosphor-icons/react';
+import { CaretRight, Clock } from '@phosphor-icons/react';
 import { Link } from 'react-router';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Directions, islandLook } from '../../ui/Reader';
-import { PutBack } from '../ChooseNext';
+import { PutBack } from '../PutBack';
 import { toTicket, type MyTicket } from '../queries';
 import { RefusedNote } from '../RefusedNote';
 import { Checks } from './Checks';
@@ -12,7 +12,7 @@ import { dueWords, late, lengthWords, startOf, terms } from './ticketWords';
 
 const Reminder = () => (
   <span className="flex items-center gap-2">
-    <BellRinging size={24} aria-hidden className="flex-none" />
+    <Clock size={24} aria-hidden className="flex-none" />
     {t('Your teacher reminds you of this.')}
   </span>
 );

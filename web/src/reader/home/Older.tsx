@@ -1,24 +1,23 @@
 import { cx } from 'class-variance-authority';
-import { BookOpen, SignOut } from '@phosphor-icons/react';
+import { Plus, SignOut } from '@phosphor-icons/react';
 import { Link } from 'react-router';
 import { LanguageSwitch } from '../../shared/LanguageSwitch';
 import { dayOf } from '../../shared/format';
+import { part } from '../../shared/part';
 import type { Session } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { PageTitle } from '../../ui/PageTitle';
 import { ReaderBar, ReaderPage } from '../../ui/Reader';
-import { ChooseNext } from '../ChooseNext';
 import { KeptNote } from '../KeptNote';
 import type { Home, MyTicket } from '../queries';
 import { Asked } from './Asked';
-import { Finished } from './Finished';
-import { Goals } from './Goals';
-import { Answered, Kept } from './Own';
-import { Week } from './Week';
+
+/** What is asked is there first; what is the reader's own comes after it. */
+const OwnColumns = part(() => import('./OwnColumns'));
 
 /** The home of those who read: what is asked lies in the water, what is their own on paper. */
-export function Older({
+export default function Older({
   session,
   home,
   today,
@@ -47,7 +46,7 @@ export function Older({
         </b>
         <Button asChild size="reader">
           <Link to="/mine">
-            <BookOpen size={24} aria-hidden />
+            <Plus size={24} aria-hidden />
             {t('Add a paper book')}
           </Link>
         </Button>
@@ -64,18 +63,7 @@ export function Older({
         )}
       >
         <Asked open={open} today={today} isNew={isNew} />
-        <div className="bg-paper px-8 pt-5.5 pb-8 md:contents">
-          <div className="md:bg-paper md:px-8 md:pt-5.5 md:pb-8">
-            {home && <Week home={home} />}
-            {home?.term && <Goals term={home.term} />}
-          </div>
-          <div className="md:bg-paper max-md:mt-4 md:pt-5.5 md:pr-8 md:pb-8 [&_h2]:text-[22px] [&_h2]:leading-7">
-            {home && <Answered home={home} />}
-            <ChooseNext />
-            {home && <Kept home={home} />}
-            <Finished tickets={done} />
-          </div>
-        </div>
+        <OwnColumns home={home} done={done} />
       </main>
     </ReaderPage>
   );

@@ -5,18 +5,29 @@ import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { ReaderPage } from '../../ui/Reader';
 import { useTitle } from '../../ui/useTitle';
-import { useChoices, toTicket, type MyTicket } from '../queries';
+import { useChoices, toTicket, type Home, type MyTicket } from '../queries';
 import { RefusedNote } from '../RefusedNote';
 import { KeptNote } from '../KeptNote';
 import { useTake } from '../ChooseNext';
 import { Checks } from './Checks';
 import { Drawing } from './Drawing';
 import { Said } from './Said';
+import { YoungPools } from './TidePools';
 
 const beside = 2;
 
 /** The home of the youngest: a picture and a voice for every line, three things at most, no figures and no days. */
-export function Young({ session, open, signOut }: { session: Session; open: MyTicket[]; signOut: () => void }) {
+export default function Young({
+  session,
+  home,
+  open,
+  signOut,
+}: {
+  session: Session;
+  home: Home | null;
+  open: MyTicket[];
+  signOut: () => void;
+}) {
   const hello = t('Hello, {{name}}', { name: session.name });
   useTitle(hello);
   const [next, ...rest] = open;
@@ -55,6 +66,18 @@ export function Young({ session, open, signOut }: { session: Session; open: MyTi
           </ul>
         )}
         {rest.length < beside && <Choose most={beside - rest.length} />}
+        {home?.pool && (
+          <section aria-labelledby="pools" className="mt-12">
+            <Said text={t('Tide pools')} className="mb-4">
+              {(words) => (
+                <h2 id="pools" className="font-first text-[28px] leading-9 font-bold">
+                  {words}
+                </h2>
+              )}
+            </Said>
+            <YoungPools pool={home.pool} />
+          </section>
+        )}
       </main>
     </ReaderPage>
   );

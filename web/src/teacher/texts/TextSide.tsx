@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { MeasuredSide } from './MeasuredSide';
+import { PictureSide } from './PictureSide';
 import { QuestionKey, Tags } from './quiz/QuestionKey';
 import type { TextData, Version } from './TextPage';
 
@@ -15,6 +16,7 @@ export function TextSide({ x, version, classId }: { x: TextData; version: Versio
         '[&>section]:border-b [&>section]:px-4.5 [&>section]:py-3.5',
       )}
     >
+      <PictureSide x={x} />
       <MeasuredSide v={version} />
       <QuizSide x={x} version={version} classId={classId} />
       {x.words.length > 0 && (

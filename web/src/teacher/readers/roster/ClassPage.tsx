@@ -3,12 +3,13 @@ import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { RosterTabs } from '../RosterTabs';
 import { Choosing } from './Choosing';
+import { PoolChoice } from './PoolChoice';
 import { ClassAdults } from './ClassAdults';
 import { ClassCode } from './ClassCode';
 import { ClassDetails } from './ClassDetails';
 import { ClassEnd } from './ClassEnd';
 import { useRoster } from './rosterQueries';
-import { PageHead, ScrollPage } from '../../../ui/Page';
+import { Card, PageHead, ScrollPage } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
 
 /** The class itself: its code, its name, grade and dates, who teaches it, what its readers choose, and its end. */
@@ -28,6 +29,12 @@ export default function ClassPage() {
               <ClassDetails key={`${r.name}${r.grade}${r.firstDay}${r.lastDay}`} roster={r} />
               <ClassAdults roster={r} />
               <Choosing roster={r} />
+              {r.mayChange && (
+                <Card aria-labelledby="pool">
+                  <h2 id="pool">{t('Tide pool')}</h2>
+                  <PoolChoice classId={r.id} pool={r.pool} />
+                </Card>
+              )}
               <ClassEnd roster={r} />
             </div>
           </div>
