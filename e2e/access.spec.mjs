@@ -146,7 +146,7 @@ for (const [width, name] of [
       await expect(page.getByLabel('Your code')).toBeVisible();
       await axe(page, 'code');
       await signIn(page, 'lucia');
-      await expect(page.getByText('Lecturas recientes')).toBeVisible();
+      await expect(page.getByRole('heading', { name: 'Pendiente' })).toBeVisible();
       await axe(page, 'guardian');
     });
 

@@ -510,7 +510,7 @@ test('a guardian registers with the letter’s code, confirms by mail, and sees 
   await signIn(lucia, 'lucia');
   await expect(lucia.getByRole('heading', { name: 'Mateo' })).toBeVisible();
   await expect(lucia.getByText(/^Mateo lee textos propios de.* grado/)).toBeVisible();
-  await expect(lucia.getByText('Lecturas recientes')).toBeVisible();
+  await expect(lucia.getByRole('heading', { name: 'Pendiente' })).toBeVisible();
   await expect(lucia.getByText('Rivas', { exact: true })).toHaveCount(0);
   expect((await lucia.request.get('/api/school')).status()).toBe(404);
   await lucia.context().close();

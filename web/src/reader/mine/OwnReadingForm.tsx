@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { fieldOf, sentence } from '../../shared/api';
 import { addDays } from '../../shared/days';
 import { dayOf, today } from '../../shared/format';
@@ -8,22 +8,10 @@ import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { BigMark } from '../../ui/Reader';
+import { Select } from '../../ui/Select';
+import { TextArea, TextField } from '../../ui/TextField';
 import { sendReading } from '../offline/outbox';
 import type { OwnReading } from './Mine';
-
-const fieldLook = 'border-soft bg-paper min-h-12 w-full rounded-md border-[1.5px] px-3 text-reader';
-
-const Labelled = ({ label, error, children }: { label: string; error?: string | undefined; children: ReactNode }) => (
-  <label className="grid gap-1">
-    <span className="font-semibold">{label}</span>
-    {children}
-    {error && (
-      <span role="alert" className="font-semibold">
-        {error}
-      </span>
-    )}
-  </label>
-);
 
 const back = 30;
 /** Today and the days before it, and the day that is told. */
@@ -84,62 +72,61 @@ export function OwnReadingForm({ of, done }: { of: OwnReading | null; done: () =
       <h2 id="add" className="text-[22px] leading-8">
         {of ? t('Change {{title}}', { title: of.title }) : t('Add a paper book')}
       </h2>
-      <Labelled label={t('Title')} error={fieldOf(error, 'title')}>
-        <input
-          className={fieldLook}
-          maxLength={120}
-          value={told.title}
-          onChange={(e) => put({ title: e.target.value })}
-        />
-      </Labelled>
-      <Labelled label={t('Who wrote it')} error={fieldOf(error, 'author')}>
-        <input
-          className={fieldLook}
-          maxLength={80}
-          value={told.author}
-          onChange={(e) => put({ author: e.target.value })}
-        />
-      </Labelled>
-      <Labelled label={t('Day')} error={fieldOf(error, 'day')}>
-        <select className={fieldLook} value={told.day} onChange={(e) => put({ day: e.target.value })}>
-          {daysTo(told.day).map((day) => (
-            <option key={day} value={day}>
-              {day === today() ? t('Today') : dayOf(day)}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <TextField
+        label={t('Title')}
+        size="reader"
+        error={fieldOf(error, 'title')}
+        maxLength={120}
+        value={told.title}
+        set={(title) => put({ title })}
+      />
+      <TextField
+        label={t('Who wrote it')}
+        size="reader"
+        error={fieldOf(error, 'author')}
+        maxLength={80}
+        value={told.author}
+        set={(author) => put({ author })}
+      />
+      <Select
+        label={t('Day')}
+        size="reader"
+        error={fieldOf(error, 'day')}
+        value={told.day}
+        set={(day) => put({ day })}
+        options={daysTo(told.day).map((day) => ({ value: day, label: day === today() ? t('Today') : dayOf(day) }))}
+      />
       <div className="grid grid-cols-2 gap-3">
-        <Labelled label={t('Minutes')} error={fieldOf(error, 'minutes')}>
-          <input
-            inputMode="numeric"
-            className={fieldLook}
-            value={told.minutes}
-            onChange={(e) => put({ minutes: e.target.value.replace(/\D/g, '') })}
-          />
-        </Labelled>
-        <Labelled label={t('Pages')} error={fieldOf(error, 'pages')}>
-          <input
-            inputMode="numeric"
-            className={fieldLook}
-            value={told.pages}
-            onChange={(e) => put({ pages: e.target.value.replace(/\D/g, '') })}
-          />
-        </Labelled>
+        <TextField
+          label={t('Minutes')}
+          size="reader"
+          inputMode="numeric"
+          error={fieldOf(error, 'minutes')}
+          value={told.minutes}
+          set={(minutes) => put({ minutes: minutes.replace(/\D/g, '') })}
+        />
+        <TextField
+          label={t('Pages')}
+          size="reader"
+          inputMode="numeric"
+          error={fieldOf(error, 'pages')}
+          value={told.pages}
+          set={(pages) => put({ pages: pages.replace(/\D/g, '') })}
+        />
       </div>
       <label className="flex min-h-11 items-center gap-3">
         <BigMark several checked={told.finished} onChange={(e) => put({ finished: e.target.checked })} />
         {t('I have finished it')}
       </label>
-      <Labelled label={t('What I think of it')} error={fieldOf(error, 'said')}>
-        <textarea
-          rows={3}
-          maxLength={500}
-          className={`${fieldLook} py-2`}
-          value={told.said}
-          onChange={(e) => put({ said: e.target.value })}
-        />
-      </Labelled>
+      <TextArea
+        label={t('What I think of it')}
+        size="reader"
+        rows={3}
+        maxLength={500}
+        error={fieldOf(error, 'said')}
+        value={told.said}
+        set={(said) => put({ said })}
+      />
       {error ? <p role="alert">{sentence(error)}</p> : null}
       <p role="status">{saved}</p>
       <Row>

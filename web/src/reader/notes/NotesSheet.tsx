@@ -1,9 +1,10 @@
 import { cx } from 'class-variance-authority';
 import { X } from '@phosphor-icons/react';
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api, ok } from '../../shared/api';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
+import { TextArea } from '../../ui/TextField';
 import type { Note, useNotes } from './useNotes';
 
 /** What is being marked: a passage that may have a note already. */
@@ -81,7 +82,6 @@ export function NotesSheet({
 function Writing({ of, marked, done }: { of: ReturnType<typeof useNotes>; marked: Marked; done: () => void }) {
   const [words, setWords] = useState(marked.words);
   const field = useRef<HTMLTextAreaElement>(null);
-  const id = useId();
   const note = of.notes.find((n) => n.id === marked.id);
   useEffect(() => field.current?.focus({ preventScroll: true }), []);
   return (
@@ -101,15 +101,14 @@ function Writing({ of, marked, done }: { of: ReturnType<typeof useNotes>; marked
         </>
       ) : (
         <>
-          <label htmlFor={id}>{t('Your note')}</label>
-          <textarea
-            id={id}
+          <TextArea
+            label={t('Your note')}
+            size="reader"
             ref={field}
             rows={4}
             maxLength={2000}
-            className="border-soft bg-paper w-full rounded-md border-[1.5px] px-3 py-2"
             value={words}
-            onChange={(e) => setWords(e.target.value)}
+            set={setWords}
           />
           <Button look="main" size="reader" type="submit">
             {words.trim() ? t('Save note') : t('Mark only')}

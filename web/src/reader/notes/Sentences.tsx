@@ -1,5 +1,6 @@
 import { cx } from 'class-variance-authority';
 import { Block } from '../../shared/paragraphs';
+import { InText } from '../../ui/Reader';
 import { sentencesOf } from './sentences';
 import type { Marked } from './NotesSheet';
 import type { useNotes } from './useNotes';
@@ -31,24 +32,20 @@ export function Sentences({
           const quote = s.trim();
           const marked = of.notes.some((n) => n.page === page && n.quote === quote);
           return (
-            <label
+            <InText
               key={k}
+              name="sentence"
               className={cx(
                 'decoration-depth-5 hover:bg-depth-1 cursor-pointer underline-offset-6',
                 'has-focus-visible:outline-overlay has-focus-visible:outline-3',
                 marked && 'bg-depth-2 underline decoration-2',
                 chosen?.quote === quote && 'bg-tint',
               )}
+              checked={chosen?.quote === quote}
+              onChange={() => take(quote)}
             >
-              <input
-                type="radio"
-                name="sentence"
-                className="sr-only"
-                checked={chosen?.quote === quote}
-                onChange={() => take(quote)}
-              />
               {s}
-            </label>
+            </InText>
           );
         })}
       </p>

@@ -6,3 +6,4 @@ export const AssignDialog = part(async () => ({
 }));
 export const TaskDialog = part(async () => ({ default: (await import('../assignments/TaskDialog')).TaskDialog }));
 export const LayPlan = part(async () => ({ default: (await import('../assignments/plans/LayPlan')).LayPlan }));
+export const BeginRecord = part(async () => ({ default: (await import('../oral/BeginRecord')).BeginRecord }));
