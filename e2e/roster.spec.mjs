@@ -502,7 +502,7 @@ test('a guardian registers with the letter’s code, confirms by mail, and sees 
   await home.getByLabel('User name').fill('wei@home.example');
   await home.getByLabel('Password').fill('tea at four o’clock');
   await home.getByRole('button', { name: 'Sign in' }).click();
-  await expect(home.getByRole('heading', { name: 'Bo', exact: true })).toBeVisible();
+  await expect(home.getByRole('heading', { name: 'Bo’s week' })).toBeVisible();
   await expect(home.getByRole('heading', { level: 2 })).toHaveCount(1);
   await home.context().close();
 
