@@ -267,7 +267,7 @@ public sealed class OwnPageTests(Harness harness)
         ((int)(await Shown("Shared"))!["ours"]!).ShouldBe(0);
         (await Shown("Both"))!["mine"].ShouldNotBeNull();
         (await Status(ana, HttpMethod.Put, $"/api/classes/{room.Id}/pool", new { pool = "Ocean" })).ShouldBe(
-            HttpStatusCode.BadRequest
+            HttpStatusCode.UnprocessableEntity
         );
     }
 
