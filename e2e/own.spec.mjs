@@ -136,7 +136,10 @@ test('a book on paper is added, and its teacher confirms it', async ({ page, bro
 
   await teacher(page);
   await place(page, 'Readers');
-  await page.getByRole('button', { name: /^Mateo/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Mateo/ })
+    .first()
+    .click();
   await page.getByRole('link', { name: 'Open profile' }).click();
   const told = page.getByRole('listitem').filter({ hasText: 'The Salt Road' });
   await told.getByRole('button', { name: 'Confirm' }).click();
