@@ -228,7 +228,7 @@ public sealed class DemoWorld(
     private static YearCalendar Year(SchoolClock clock, DateTimeOffset now)
     {
         var today = clock.DayOf(now);
-        var first = today.AddDays(-(((int)today.DayOfWeek + 6) % 7) - 7 * WeeksGone);
+        var first = SchoolWeek.Monday(today).AddDays(-7 * WeeksGone);
         var id = YearId.New();
         Term Part(string name, int fromWeek, int weeks) =>
             new(TermId.New(), id, name, first.AddDays(7 * fromWeek), first.AddDays(7 * (fromWeek + weeks) - 3));

@@ -2,6 +2,7 @@ using System.Text.Json;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Texts;
 
 namespace Core.Tests;
 
@@ -34,6 +35,19 @@ public sealed class SharedVectorTests
             File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "vectors", name)),
             JsonSerializerOptions.Web
         )!;
+
+    private sealed record Said(IReadOnlyList<SaidCase> Cases);
+
+    private sealed record SaidCase(string Paragraph, string Said);
+
+    [Fact]
+    public void What_is_read_aloud_is_what_the_pages_mark_word_by_word()
+    {
+        var cases = Read<Said>("said.json").Cases;
+        foreach (var c in cases)
+            Paragraphs.Aloud([c.Paragraph]).ShouldBe(c.Said);
+        Paragraphs.Aloud(cases.Select(c => c.Paragraph)).ShouldBe(string.Join(' ', cases.Select(c => c.Said)));
+    }
 
     [Fact]
     public void Forecasts_are_what_the_pages_draw()

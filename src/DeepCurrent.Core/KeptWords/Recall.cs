@@ -10,6 +10,9 @@ public sealed record Recalled(int Step, DateOnly DueOn)
 {
     /// <summary>It has been known after every pause there is.</summary>
     public bool Known => Step >= Recall.Pauses.Count;
+
+    /// <summary>Whether it is to be asked on a day.</summary>
+    public bool Due(DateOnly today) => !Known && DueOn <= today;
 }
 
 /// <summary>When a kept word is asked again: after longer and longer pauses while it is known, the next day where it was

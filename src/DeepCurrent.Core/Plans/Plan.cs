@@ -48,13 +48,6 @@ public static class Plan
 
     private const int MostDays = 60;
 
-    /// <summary>The day itself, or of a weekend the Monday after.</summary>
-    public static DateOnly FirstWeekday(DateOnly day)
-    {
-        var weekday = ((int)day.DayOfWeek + 6) % WeekDays;
-        return weekday > Friday ? day.AddDays(WeekDays - weekday) : day;
-    }
-
     /// <summary>A task that was given or drafted, as an item. What is seen from a weekend on is the next week's.</summary>
     /// <param name="monday">Of the plan's first week.</param>
     public static PlanItem ItemOf(
@@ -67,7 +60,7 @@ public static class Plan
         (int Attempts, bool OnTheWay, bool Aloud) how
     )
     {
-        var first = FirstWeekday(terms.VisibleFrom);
+        var first = SchoolWeek.FirstWeekday(terms.VisibleFrom);
         var at = first.DayNumber - monday.DayNumber;
         return new(
             at / WeekDays,
@@ -90,7 +83,7 @@ public static class Plan
     /// <param name="from">Of the first week; any day of it.</param>
     public static IReadOnlyList<DateOnly> Weeks(DateOnly from, int count, SchoolCalendar calendar)
     {
-        var monday = from.AddDays(-(((int)from.DayOfWeek + 6) % WeekDays));
+        var monday = SchoolWeek.Monday(from);
         var weeks = new List<DateOnly>();
         for (var looked = 0; weeks.Count < count; monday = monday.AddDays(WeekDays), looked++)
             if (looked >= MostLooked || calendar.SchoolDays(monday, monday.AddDays(Friday)) > 0)

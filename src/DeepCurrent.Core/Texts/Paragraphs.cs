@@ -56,6 +56,24 @@ public static partial class Paragraphs
             )
             .Trim();
 
+    /// <summary>A page as it is read aloud: headings and pictures' words too, tables row by row. The pages of the
+    /// application say the same, letter by letter, so that a word's place is the same in both.</summary>
+    public static string Aloud(IEnumerable<string> page) => string.Join(' ', page.Select(Aloud));
+
+    private static string Aloud(string paragraph)
+    {
+        if (PictureOf(paragraph) is { } picture)
+            return picture.Alt;
+        return IsTable(paragraph)
+            ? string.Join('\n', Rows(paragraph).Select(row => string.Join(", ", row.Select(Bare))))
+            : Bare(Sharps().Replace(paragraph, ""));
+    }
+
+    private static string Bare(string text) => Emphasis().Replace(text, "$1$2");
+
+    [GeneratedRegex(@"^#+\s*")]
+    private static partial Regex Sharps();
+
     /// <summary>The running text of a version.</summary>
     public static string Running(IEnumerable<IReadOnlyList<string>> pages) =>
         string.Join("\n\n", pages.SelectMany(p => p).Where(IsRunning));

@@ -94,8 +94,8 @@ public sealed class HomeStore(NpgsqlDataSource db)
     ) =>
         db.Value<int>(
             $"""
-            select count(*)::int
-            from ticket k
+            select count(distinct (k.reader_id, v.text_id))::int
+            from ticket k join version v on v.id = k.version_id
             where {UnderstoodSql}
               and k.handed_in_at >= @since
               and k.class_id in (

@@ -3,6 +3,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Readings;
+using DeepCurrent.Core.Texts;
 using Npgsql;
 
 namespace DeepCurrent.Data.Readings;
@@ -65,6 +66,9 @@ internal static class ReadingKeeper
         [
             .. JsonSerializer
                 .Deserialize<List<List<string>>>(pages)!
-                .Select(page => page.Sum(p => p.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Length)),
+                .Select(page =>
+                    page.Where(p => !Paragraphs.IsPicture(p))
+                        .Sum(p => p.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Length)
+                ),
         ];
 }

@@ -5,7 +5,7 @@ using Npgsql;
 namespace DeepCurrent.Data.Storage;
 
 /// <summary>Forgets what is kept only for a while: files of rosters, steps that can no longer be undone, passes and
-/// failed sign-ins that are past, papers of drafts that are gone for good.</summary>
+/// failed sign-ins that are past, papers of drafts that are gone for good, what the voice said: what is still read is said anew.</summary>
 public sealed class TidyStore(NpgsqlDataSource db)
 {
     /// <summary>A file that a worker has is not taken away from it.</summary>
@@ -25,6 +25,7 @@ public sealed class TidyStore(NpgsqlDataSource db)
             delete from sign_in_try where at < @kept;
             delete from session where seen_at < @kept;
             delete from sign_in_event where at < @kept;
+            delete from spoken where made_at < @kept;
             delete from paper p
             where p.added_at < @kept
               and not exists (select 1 from assignment a where a.id = p.assignment_id)

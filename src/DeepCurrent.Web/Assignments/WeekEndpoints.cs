@@ -123,7 +123,7 @@ public static class WeekEndpoints
     /// <summary>The days that are asked for; where none are, this week.</summary>
     internal static (DateOnly First, DateOnly Last) Span(DateOnly? from, DateOnly? to, DateOnly today)
     {
-        var first = from ?? today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var first = from ?? SchoolWeek.Monday(today);
         var last = to ?? first.AddDays(6);
         new Faults()
             .If(last < first, "to", $"The last day is before the first.")

@@ -234,7 +234,7 @@ public static class GuardianEndpoints
         var seen = new List<ChildView>();
         var clock = await desk.Clock();
         var today = await desk.Today();
-        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var monday = SchoolWeek.Monday(today);
         foreach (var child in await guardians.Children(desk.Who.Adult, school.Id, await desk.Moment()))
         {
             var head = (await readers.Find(child.Id, school.Id, desk.Who.Adult))!;

@@ -42,8 +42,6 @@ public static class KeptWordEndpoints
         api.MapPut("/my/words/tries", Try);
     }
 
-    internal static bool Due(Recalled word, DateOnly today) => !word.Known && word.DueOn <= today;
-
     private static async Task<MyKeptWords> Mine(Desk desk, KeptWordStore words)
     {
         var clock = await desk.Clock();
@@ -51,7 +49,7 @@ public static class KeptWordEndpoints
         MyKeptWord View(KeptWord w)
         {
             var at = Recall.After(clock.DayOf(w.KeptAt), w.Tries, clock.DayOf);
-            return new(w.Text, w.Meaning, w.Example, w.Title, at.Step, at.Known, Due(at, today), at.DueOn);
+            return new(w.Text, w.Meaning, w.Example, w.Title, at.Step, at.Known, at.Due(today), at.DueOn);
         }
 
         return new(

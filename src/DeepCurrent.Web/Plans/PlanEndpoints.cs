@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Plans;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Plans;
 using DeepCurrent.Web.Assignments;
@@ -84,7 +85,10 @@ public static class PlanEndpoints
         if (ids.Count > Plan.MostItems)
             throw Refused.Field("items", $"Choose 1 to {Plan.MostItems} tasks.");
         var rows = await assignments.InClass(ids, classId);
-        if (rows.Count < ids.Count || rows.Any(r => r.Chosen || Plan.FirstWeekday(r.VisibleFrom) < request.Monday))
+        if (
+            rows.Count < ids.Count
+            || rows.Any(r => r.Chosen || SchoolWeek.FirstWeekday(r.VisibleFrom) < request.Monday)
+        )
             throw Refused.NotFound();
         var tasks = await assignments.Tasks(ids);
         var items = rows.OrderBy(r => r.VisibleFrom)

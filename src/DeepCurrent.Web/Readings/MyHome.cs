@@ -8,7 +8,6 @@ using DeepCurrent.Data.Notes;
 using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Goals;
-using DeepCurrent.Web.KeptWords;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Readings;
@@ -34,7 +33,7 @@ public sealed record MyTerm(
     MyLevel? Level
 );
 
-/// <param name="Due">To practise today.</param>
+/// <param name="Due">To practise now: no more than one practice takes.</param>
 /// <param name="First">Some of them.</param>
 public sealed record MyWordsShort(int All, int Due, IReadOnlyList<string> First);
 
@@ -76,7 +75,7 @@ public sealed class HomeSheet(
     {
         var school = await desk.School();
         var today = await desk.Today();
-        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var monday = SchoolWeek.Monday(today);
         var year = await schools.CurrentYear(school.Id, today);
         var term = year?.TermOn(today);
         var facts = await home.Facts(reader, term?.FirstDay ?? today);
@@ -96,7 +95,7 @@ public sealed class HomeSheet(
                 : null,
             new(
                 kept.Count,
-                kept.Count(k => KeptWordEndpoints.Due(k.At, today)),
+                Math.Min(Recall.AtOnce, kept.Count(k => k.At.Due(today))),
                 [.. kept.OrderBy(k => k.At.Step).Select(k => k.Text).Take(3)]
             ),
             await notes.Unseen(reader),

@@ -24,7 +24,7 @@ public sealed class VoicesAhead(Speaker speaker, VoiceSettings settings, SpokenS
         var pages = new Dictionary<string, string>();
         foreach (var version in await spoken.Pages())
         foreach (var page in JsonSerializer.Deserialize<List<List<string>>>(version)!)
-            if (string.Join(' ', page.Select(Paragraphs.Said)).Trim() is { Length: > 0 } said)
+            if (Paragraphs.Aloud(page).Trim() is { Length: > 0 } said)
                 pages[speaker.KeyOf(said, "en-GB")] = said;
         var missing = await spoken.Missing(pages.Keys);
         foreach (var key in missing.Take(AtOnce))

@@ -2,7 +2,7 @@ import { cx } from 'class-variance-authority';
 import { ArrowLeft, CaretLeft, CaretRight, NotePencil } from '@phosphor-icons/react';
 import { Fragment, useEffect, useRef, useState, type PointerEvent } from 'react';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
-import { plain } from '../shared/paragraphs';
+import { aloudOf, plain } from '../shared/paragraphs';
 import { t } from '../shared/words';
 import { Between } from './Between';
 import { LeadLine } from './LeadLine';
@@ -52,7 +52,7 @@ function Pages({ work }: { work: Work }) {
   const notes = useNotes(work.id);
   const [writing, write] = useState(asked.has('note'));
   const [marked, mark] = useState<Marked | null>(null);
-  const said = sure(work.pages[page]).map(plain).join(' ');
+  const said = aloudOf(sure(work.pages[page]));
   const aloud = useReadAloud(said);
   useSpell(work.id, page, !finished(work));
   useEffect(() => {

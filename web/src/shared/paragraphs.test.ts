@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { isProse, pictureOf, plain, runsOf, tableOf } from './paragraphs';
+import vectors from '../../../tests/vectors/said.json';
+import { aloudOf, isProse, pictureOf, plain, runsOf, tableOf } from './paragraphs';
 
 describe('a paragraph', () => {
+  it.each(vectors.cases)('is read aloud as the core has it said: $said', (c) => {
+    expect(aloudOf([c.paragraph])).toBe(c.said);
+  });
+
   it('is words, a heading or a picture', () => {
     expect(pictureOf('![A mill at low tide](01a2)')).toEqual({ alt: 'A mill at low tide', name: '01a2' });
     expect(pictureOf('See ![this](x) there')).toBeNull();

@@ -55,6 +55,9 @@ export function plain(paragraph: string): string {
   return table ? table.map((row) => row.map(bare).join(', ')).join('\n') : bare(headingOf(paragraph));
 }
 
+/** A page as it is read aloud. */
+export const aloudOf = (page: readonly string[]) => page.map(plain).join(' ');
+
 const oneLine = (text: string) => text.split(/\s+/).join(' ').trim();
 /** Whether words stand in a text, however its lines are broken. */
 export const holds = (text: string, words: string) => oneLine(text).includes(oneLine(words));

@@ -61,7 +61,7 @@ export function Kept({ home }: { home: Home }) {
           {more > 0 && ` ${t('and {{count}} more', { count: more })}`}
         </p>
         <Button asChild size="reader">
-          <Link to="/words">{due > 0 ? t('Practise {{n}}', { n: Math.min(due, 6) }) : t('See all')}</Link>
+          <Link to="/words">{due > 0 ? t('Practise {{n}}', { n: due }) : t('See all')}</Link>
         </Button>
       </div>
     </OwnPart>

@@ -43,6 +43,15 @@ function Pool({ count, label, newest }: { count: number; label: string; newest: 
   );
 }
 
+/** A reader's own pool, which says what came into it. */
+const OwnPool = ({ titles }: { titles: string[] }) => (
+  <Pool
+    count={titles.length}
+    newest
+    label={titles.length === 0 ? t('My pool is still empty.') : t('My pool: {{titles}}', { titles: titles.join(', ') })}
+  />
+);
+
 /** What a reader's own pool holds, and that of the class; one thing for each text that was understood. */
 export function TidePools({ pool }: { pool: Pools }) {
   const [all, showAll] = useState(false);
@@ -52,13 +61,7 @@ export function TidePools({ pool }: { pool: Pools }) {
     <div className="grid gap-4 sm:grid-cols-2">
       {mine && (
         <figure>
-          <Pool
-            count={mine.length}
-            newest
-            label={
-              mine.length === 0 ? t('My pool is still empty.') : t('My pool: {{titles}}', { titles: mine.join(', ') })
-            }
-          />
+          <OwnPool titles={mine} />
           <figcaption>
             <b>{t('My pool')}</b>{' '}
             {last ? t('Last came in: {{title}}', { title: last }) : t('Each text you understand brings something.')}
@@ -97,17 +100,7 @@ export function TidePools({ pool }: { pool: Pools }) {
 export function YoungPools({ pool }: { pool: Pools }) {
   return (
     <div className="grid gap-6 sm:grid-cols-2">
-      {pool.mine && (
-        <Pool
-          count={pool.mine.length}
-          newest
-          label={
-            pool.mine.length === 0
-              ? t('My pool is still empty.')
-              : t('My pool: {{titles}}', { titles: pool.mine.join(', ') })
-          }
-        />
-      )}
+      {pool.mine && <OwnPool titles={pool.mine} />}
       {pool.ours !== null && <Pool count={pool.ours} newest={false} label={t('The pool of the class')} />}
     </div>
   );

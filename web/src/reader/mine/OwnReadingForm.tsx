@@ -12,6 +12,7 @@ import { Select } from '../../ui/Select';
 import { TextArea, TextField } from '../../ui/TextField';
 import { sendReading } from '../offline/outbox';
 import type { OwnReading } from './Mine';
+import { faultsOf, whole, type Told } from './told';
 
 const back = 30;
 /** Today and the days before it, and the day that is told. */
@@ -24,7 +25,7 @@ const daysTo = (told: string) => {
 function useOwnReading(of: OwnReading | null, done: () => void) {
   const client = useQueryClient();
   const [id, setId] = useState(() => of?.id ?? crypto.randomUUID());
-  const first = {
+  const first: Told = {
     title: of?.title ?? '',
     author: of?.author ?? '',
     day: of?.day ?? today(),
@@ -35,14 +36,17 @@ function useOwnReading(of: OwnReading | null, done: () => void) {
   };
   const [told, tell] = useState(first);
   const [error, setError] = useState<unknown>();
+  const [faults, setFaults] = useState<ReturnType<typeof faultsOf>>({});
   const [saved, setSaved] = useState('');
-  const put = (change: Partial<typeof told>) => {
+  const put = (change: Partial<Told>) => {
     setSaved('');
     tell((before) => ({ ...before, ...change }));
   };
-  const whole = (typed: string) => (typed.trim() === '' ? null : Math.round(Number(typed)) || 0);
   const send = async (removed: boolean) => {
     setError(undefined);
+    const found = removed ? {} : faultsOf(told);
+    setFaults(found);
+    if (Object.keys(found).length > 0) return;
     try {
       await sendReading(id, { ...told, minutes: whole(told.minutes), pages: whole(told.pages), removed });
       await client.invalidateQueries({ queryKey: keys.my.readings });
@@ -54,12 +58,12 @@ function useOwnReading(of: OwnReading | null, done: () => void) {
       setError(problem);
     }
   };
-  return { told, put, send, error, saved };
+  return { told, put, send, error, faults, saved };
 }
 
 /** A book on paper, or anything else that was read elsewhere, told in a few fields. */
 export function OwnReadingForm({ of, done }: { of: OwnReading | null; done: () => void }) {
-  const { told, put, send, error, saved } = useOwnReading(of, done);
+  const { told, put, send, error, faults, saved } = useOwnReading(of, done);
   return (
     <form
       noValidate
@@ -75,7 +79,7 @@ export function OwnReadingForm({ of, done }: { of: OwnReading | null; done: () =
       <TextField
         label={t('Title')}
         size="reader"
-        error={fieldOf(error, 'title')}
+        error={faults.title ?? fieldOf(error, 'title')}
         maxLength={120}
         value={told.title}
         set={(title) => put({ title })}
@@ -101,7 +105,7 @@ export function OwnReadingForm({ of, done }: { of: OwnReading | null; done: () =
           label={t('Minutes')}
           size="reader"
           inputMode="numeric"
-          error={fieldOf(error, 'minutes')}
+          error={faults.minutes ?? fieldOf(error, 'minutes')}
           value={told.minutes}
           set={(minutes) => put({ minutes: minutes.replace(/\D/g, '') })}
         />
@@ -109,7 +113,7 @@ export function OwnReadingForm({ of, done }: { of: OwnReading | null; done: () =
           label={t('Pages')}
           size="reader"
           inputMode="numeric"
-          error={fieldOf(error, 'pages')}
+          error={faults.pages ?? fieldOf(error, 'pages')}
           value={told.pages}
           set={(pages) => put({ pages: pages.replace(/\D/g, '') })}
         />

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, ok } from '../../shared/api';
+import { toast } from 'sonner';
+import { api, ok, sentence } from '../../shared/api';
 import { dayOf, minutes } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
@@ -14,15 +15,15 @@ export function ReadElsewhere({ readerId, mayConfirm }: { readerId: string; mayC
     queryFn: () => ok(api.GET('/readers/{readerId}/own-readings', { params: { path: { readerId } } })),
   });
   if (!told.data || told.data.length === 0) return null;
-  const confirm = async (ownReadingId: string, confirmed: boolean) =>
-    client.setQueryData(
-      key,
-      await ok(
-        api.PUT('/readers/{readerId}/own-readings/{ownReadingId}/confirmed', {
-          params: { path: { readerId, ownReadingId } },
-          body: { confirmed },
-        }),
-      ),
+  const confirm = (ownReadingId: string, confirmed: boolean) =>
+    ok(
+      api.PUT('/readers/{readerId}/own-readings/{ownReadingId}/confirmed', {
+        params: { path: { readerId, ownReadingId } },
+        body: { confirmed },
+      }),
+    ).then(
+      (now) => client.setQueryData(key, now),
+      (problem: unknown) => toast.error(sentence(problem)),
     );
   return (
     <section className="px-4 pt-3.5">
