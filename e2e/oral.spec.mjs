@@ -129,9 +129,9 @@ test('a reader records a text, the listening device drafts a record, the teacher
     .getByRole('link', { name: /^Marking/ })
     .click();
   await page
-    .getByRole('row', { name: /Crab on the Steps/ })
-    .getByRole('link')
-    .first()
+    .getByRole('listitem')
+    .filter({ hasText: 'Crab on the Steps' })
+    .getByRole('link', { name: /^Recording of/ })
     .click();
   await page.getByRole('button', { name: /^Use draft/ }).click();
   await expect(page.getByLabel('The recording', { exact: true })).toBeVisible();

@@ -86,6 +86,11 @@ test('at ten: a word is kept and practised, a sentence marked and asked about, a
   const tapped = mateo.getByRole('button', { name: /what does it mean/ }).first();
   const word = (await tapped.textContent()).toLowerCase();
   await tapped.click();
+  const card = mateo.getByRole('complementary', { name: /^The word/ });
+  await expect(card).toBeVisible();
+  // Whether he has kept it before is the demo's chance.
+  const before = card.getByRole('button', { name: 'Kept', exact: true });
+  if (await before.isVisible()) await before.click();
   await mateo.getByRole('button', { name: 'Keep this word' }).click();
   await expect(mateo.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
 
@@ -205,6 +210,8 @@ test('a text of one’s own gets a picture, and a class’s tide pools are switc
   await page.getByRole('menuitem', { name: 'Duplicate' }).click();
   await page.getByRole('heading', { name: /^Edit/ }).waitFor();
   await page.goto(page.url().replace(/\/change$/, ''));
+  // A copy has the picture of its original; it is taken out, and one of its own put in.
+  await page.getByRole('button', { name: 'Remove picture' }).click();
   const drawn = await page.evaluate(() => {
     const canvas = Object.assign(document.createElement('canvas'), { width: 60, height: 40 });
     canvas.getContext('2d').fillRect(10, 10, 20, 20);

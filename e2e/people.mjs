@@ -18,6 +18,20 @@ export async function teacher(page, userName = 'marit') {
 /** A name that begins with some words, as they stand: titles have question marks. */
 export const starting = (words) => new RegExp(`^${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`);
 
+/** Marks and releases what a class has waiting, so that a walk's own answers are all there is. */
+export async function nothingToMark(page) {
+  const classId = classOf(page);
+  const waiting = (await api(page, 'GET', `/classes/${classId}/marking/queue`)).flatMap((q) => q.answers);
+  for (const { ticketId, answerId, mark } of waiting)
+    if (mark === null)
+      await api(page, 'PUT', `/tickets/${ticketId}/${answerId ? `marks/${answerId}` : 'reply/mark'}`, { mark: 2 });
+  if (waiting.length > 0)
+    await api(page, 'POST', `/classes/${classId}/tickets`, {
+      ticketIds: [...new Set(waiting.map((a) => a.ticketId))],
+      deed: 'Release',
+    });
+}
+
 /** The views of the readers' place. */
 export const view = async (page, name) => {
   await place(page, 'Readers');
@@ -95,13 +109,12 @@ export async function axe(page, what) {
   await page.addStyleTag({
     content: '[data-sonner-toast][data-visible="true"] { opacity: 1 !important; transition: none !important }',
   });
+  // What moves is brought to its end, not waited for: a page at the back may never get there.
   await page.evaluate(() =>
-    Promise.all(
-      document
-        .getAnimations()
-        .filter((a) => a.effect?.getTiming().iterations !== Infinity)
-        .map((a) => a.finished.catch(() => undefined)),
-    ),
+    document
+      .getAnimations()
+      .filter((a) => a.effect?.getTiming().iterations !== Infinity)
+      .forEach((a) => a.finish()),
   );
   // Put into a page once: places change without it being loaded anew.
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axeCore.source);

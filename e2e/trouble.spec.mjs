@@ -20,11 +20,12 @@ test('an answer given without a network is kept on the device and sent later, on
   await context.setOffline(false);
   await expect(page.getByText('No internet now.')).toBeHidden();
   await page.reload();
-  const answered = await page.evaluate(async () => {
-    const all = await (await fetch('/api/my/tickets')).json();
-    return all.find((k) => k.title === 'The Mill That Waits').answered;
-  });
-  expect(answered).toBe(1);
+  const answered = () =>
+    page.evaluate(async () => {
+      const all = await (await fetch('/api/my/tickets')).json();
+      return all.find((k) => k.title === 'The Mill That Waits').answered;
+    });
+  await expect.poll(answered).toBe(1);
   expect(sent).toBeGreaterThan(1);
 });
 

@@ -2,7 +2,9 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { early } from './early.ts';
 import { languages } from './languages.ts';
+import { packed } from './packed.ts';
 
 // What a reader's page is made of: their parts with all they import, and the styles and letters of everybody. Found as the pages are built.
 const forReaders = new Set<string>();
@@ -29,6 +31,8 @@ export default defineConfig({
     react(),
     tailwindcss(),
     languages(),
+    early(),
+    packed(),
     readers,
     VitePWA({
       injectRegister: false,

@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, voice, rosters, load, fuzz or house after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, voice, slow, rosters, load, fuzz or house after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -95,11 +95,17 @@ voice() { # how soon the voice speaks
   kill $STAND_INS
 }
 
+slow() { # a reader's side on a slow tablet and a slow line
+  serve deepcurrent_bench true
+  (cd "$ROOT/e2e" && DEEPCURRENT_URL=$address node "$ROOT/bench/slow.mjs")
+  halt
+}
+
 house() { node "$ROOT/bench/house.mjs" "$ROOT"; } # what the code itself measures
 
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | plan | voice | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, voice, rosters, load, fuzz, house)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | plan | voice | slow | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, voice, slow, rosters, load, fuzz, house)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -119,6 +125,7 @@ results="$ROOT/bench/results.md"
   halt
   plan
   voice
+  slow
   library
   rosters
   load

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.KeptWords;
+using DeepCurrent.Core.Ratings;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Texts;
@@ -6,6 +7,7 @@ using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.KeptWords;
 using DeepCurrent.Data.Notes;
+using DeepCurrent.Data.Ratings;
 using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
@@ -19,7 +21,8 @@ internal sealed class DemoOwn(
     TextStore texts,
     NoteStore notes,
     KeptWordStore words,
-    OwnReadingStore readings
+    OwnReadingStore readings,
+    RatingStore ratings
 )
 {
     private const int Texts = 3;
@@ -42,6 +45,67 @@ internal sealed class DemoOwn(
         ("Nine Knots and One Key", "R. Okafor", 61),
         ("My First Radio", "", 18),
     ];
+
+    private static readonly string[] Said =
+    [
+        "The end is not what you think.",
+        "Short, and funny on page two.",
+        "Read it if you like the sea.",
+        "Hard words, but they are all explained.",
+        "Ask me about the last page.",
+    ];
+
+    private static readonly Liking[] Likings =
+    [
+        Liking.Good,
+        Liking.Favourite,
+        Liking.Good,
+        Liking.AllRight,
+        Liking.Good,
+        Liking.NotForMe,
+        Liking.Good,
+        Liking.Favourite,
+        Liking.AllRight,
+    ];
+
+    private const int Rated = 6,
+        Recommended = 7,
+        LeftToApprove = 2;
+
+    /// <summary>What readers think of what they read; some of it is said to the class, and some of that waits to be
+    /// looked at.</summary>
+    public async Task Rate(
+        ClassId classId,
+        IReadOnlyList<SimulatedReader> people,
+        Adult teacher,
+        SchoolClock clock,
+        DateTimeOffset now
+    )
+    {
+        foreach (var (reader, i) in people.Select((p, i) => (p, i)))
+        {
+            var read = (await tickets.Mine(reader.Id))
+                .Where(k => k.TextId is not null && TicketLife.Done(k.State) && k.HandedInAt is not null)
+                .Take(Rated)
+                .ToList();
+            foreach (var (ticket, n) in read.Select((k, n) => (k, n)))
+            {
+                var text = ticket.TextId!.Value;
+                var at = ticket.HandedInAt!.Value.AddMinutes(1);
+                var said = n == 0 && i < Recommended ? Said[i % Said.Length] : "";
+                await ratings.Put(reader.Id, text, Likings[(i * 2 + n) % Likings.Length], said, at);
+                if (said.Length > 0 && i >= LeftToApprove)
+                    await ratings.Approve(
+                        classId,
+                        clock.DayOf(now),
+                        (reader.Id, text),
+                        shown: true,
+                        teacher.Id,
+                        at.AddHours(3)
+                    );
+            }
+        }
+    }
 
     public async Task Give(IReadOnlyList<SimulatedReader> people, Adult teacher, SchoolClock clock, DateTimeOffset now)
     {

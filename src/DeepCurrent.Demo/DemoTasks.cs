@@ -20,6 +20,7 @@ internal sealed class DemoTasks(
     ChangeStore changes,
     TicketStore tickets,
     ReplyStore replies,
+    ReplyMarker marker,
     PlanStore plans,
     WordListStore lists
 )
@@ -62,19 +63,19 @@ internal sealed class DemoTasks(
             TaskKind.Written,
             new("After the storm", Prompt: "The bridge is closed. What would you do first, and why? Give two reasons."),
             people,
-            new(monday.AddDays(-7), monday.AddDays(-3)),
+            new(monday.AddDays(-7), monday.AddDays(-3), Talk: true),
             week
         );
         foreach (var (ticket, i) in written.SkipLast(LeftOpen).Select((k, i) => (k, i)))
         {
             var at = week.AddDays(1).AddMinutes(17 * i);
             await tickets.Open(ticket.Id, classId, TicketState.Waiting, at, at);
-            await replies.Keep(ticket.Id, ticket.ReaderId, Answers[i % Answers.Length], [], at, at);
+            await replies.Keep(ticket.Id, ticket.ReaderId, Answers[i % Answers.Length], [], null, at, at);
             await replies.HandIn(ticket.Id, ticket.ReaderId, at.AddMinutes(6), at.AddMinutes(6));
             if (i >= written.Count - LeftOpen - LeftToMark)
                 continue;
             var said = i % 2 == 0 ? "Two clear reasons." : "One reason so far. What does the wind do?";
-            await replies.Mark(ticket.Id, ticket.ReaderId, i % 2 == 0 ? 3 : 2, said, teacher.Id, at.AddDays(1));
+            await marker.Mark(ticket.Id, ticket.ReaderId, i % 2 == 0 ? 3 : 2, said, teacher.Id, at.AddDays(1));
         }
         var practised = await Assign(
             TaskKind.Words,
@@ -91,7 +92,7 @@ internal sealed class DemoTasks(
             ];
             var at = now.AddMinutes(-40 + i);
             await tickets.Open(ticket.Id, classId, TicketState.Waiting, at, at);
-            await replies.Keep(ticket.Id, ticket.ReaderId, "", known, at, at);
+            await replies.Keep(ticket.Id, ticket.ReaderId, "", known, null, at, at);
             if (known.Length == Words.Length)
                 await replies.HandIn(ticket.Id, ticket.ReaderId, at, at);
         }

@@ -24,6 +24,7 @@ using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Notes;
 using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Plans;
+using DeepCurrent.Data.Ratings;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Roster;
@@ -56,7 +57,9 @@ public sealed class DemoWorld(
     WordListStore lists,
     NoteStore notes,
     KeptWordStore keptWords,
-    OwnReadingStore ownReadings
+    OwnReadingStore ownReadings,
+    RatingStore ratings,
+    ReplyMarker marker
 )
 {
     public const string Password = "low water at nine";
@@ -86,8 +89,8 @@ public sealed class DemoWorld(
     private readonly Random random = new(Seed);
     private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
     private readonly DemoPlans plans = new(changes);
-    private readonly DemoTasks tasks = new(changes, tickets, replies, savedPlans, lists);
-    private readonly DemoOwn own = new(tickets, texts, notes, keptWords, ownReadings);
+    private readonly DemoTasks tasks = new(changes, tickets, replies, marker, savedPlans, lists);
+    private readonly DemoOwn own = new(tickets, texts, notes, keptWords, ownReadings, ratings);
     private ClassId tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 
@@ -133,6 +136,7 @@ public sealed class DemoWorld(
             await choosing.Put(classId, new(Open: true));
             void Told(int done) => say($"Demo world: {name}, week {done} of {WeeksGone + 1}");
             await Live(classId, year, teacher, people, library, clock.DayOf(now), now, Told);
+            await own.Rate(classId, people, teacher, clock, now);
             if (code == ClassCode)
                 await own.Give(people, teacher, clock, now);
             if (code == WritingCode)

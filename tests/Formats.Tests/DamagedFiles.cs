@@ -29,7 +29,7 @@ public static class DamagedFiles
                 (
                     $"text.{(format == "qti" ? "zip" : format)}",
                     TextWriters
-                        .Write(folder, [], format, folder.Versions[0].Label, Guid.Empty, DateTimeOffset.UnixEpoch)
+                        .Write(folder, [], null, format, folder.Versions[0].Label, Guid.Empty, DateTimeOffset.UnixEpoch)
                         .Bytes
                 )
             ),

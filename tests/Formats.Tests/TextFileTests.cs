@@ -56,7 +56,7 @@ public sealed class TextFileTests
         TextFiles.Read($"x.{format}", Write(text, format).Bytes).Texts.ShouldHaveSingleItem();
 
     private static TextFile Write(TextFolder text, string format) =>
-        TextWriters.Write(text, [], format, "a", Guid.NewGuid(), DateTimeOffset.UnixEpoch);
+        TextWriters.Write(text, [], null, format, "a", Guid.NewGuid(), DateTimeOffset.UnixEpoch);
 
     private static string Json(object value) => System.Text.Json.JsonSerializer.Serialize(value);
 
@@ -292,7 +292,7 @@ public sealed class TextFileTests
         var back = TextFiles
             .Read(
                 $"x.{format}",
-                TextWriters.Write(text, [picture], format, "a", Guid.NewGuid(), DateTimeOffset.UnixEpoch).Bytes
+                TextWriters.Write(text, [picture], null, format, "a", Guid.NewGuid(), DateTimeOffset.UnixEpoch).Bytes
             )
             .Texts.ShouldHaveSingleItem();
         back.Versions[0].Body.ShouldContain("![A mill at low tide](");

@@ -33,4 +33,34 @@ internal static class Answering
             await reader.Post($"/api/my/tickets/{ticket}/hand-in", new { at = DateTimeOffset.UtcNow })
         ).EnsureSuccessStatusCode();
     }
+
+    /// <summary>A text of the library whose quiz has a question of a kind.</summary>
+    public static async Task<string> TextWith(Person teacher, string kind)
+    {
+        foreach (var row in (await teacher.Get("/api/library?count=60"))["rows"]!.AsArray())
+        {
+            var quiz = await teacher.Get($"/api/texts/{(string)row!["id"]!}/quiz");
+            if (quiz["questions"]!.AsArray().Any(q => (string)q!["kind"]! == kind && q["after"] is null))
+                return (string)row["id"]!;
+        }
+        throw new InvalidOperationException($"No text has a {kind} question.");
+    }
+
+    /// <summary>Answers the first short written question of a ticket.</summary>
+    public static async Task Write(Person reader, string ticket, string words)
+    {
+        var work = await reader.Get($"/api/my/tickets/{ticket}");
+        var question = work["questions"]!.AsArray().First(q => (string)q!["kind"]! == "Short")!;
+        await reader.Stored(
+            $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
+            new
+            {
+                questionId = (string)question["id"]!,
+                picks = Array.Empty<int>(),
+                words,
+                at = DateTimeOffset.UtcNow,
+                milliseconds = 9000,
+            }
+        );
+    }
 }

@@ -8,6 +8,7 @@ using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.SignIn;
+using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;
 using Npgsql;
@@ -151,6 +152,9 @@ public sealed class Harness : IAsyncLifetime
         started.StartServer();
         return started;
     }
+
+    /// <summary>One more instance on the same database, set otherwise.</summary>
+    public WebApplicationFactory<Program> Another(Action<IWebHostBuilder> set) => instance!().WithWebHostBuilder(set);
 
     /// <summary>A balancer before two instances: each connection goes to the one whose turn it is.</summary>
     public Forwarder Balancer()

@@ -6,6 +6,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './ui/base.css';
 import { Problem } from './shared/api';
 import { useSession, type Session } from './shared/session';
+import { ReaderSide } from './reader/side';
 import { doorBack, keepLink } from './shared/comingBack';
 import { InLanguage } from './shared/InLanguage';
 import { SignedOut } from './shared/SignedOut';
@@ -14,7 +15,6 @@ import { sure } from './shared/sure';
 import { Show } from './ui/Show';
 
 const Teacher = part(() => import('./teacher/Teacher'));
-const Reader = part(() => import('./reader/Reader'));
 const AdultSignIn = part(() => import('./teacher/AdultSignIn'));
 const FirstRun = part(() => import('./teacher/FirstRun'));
 const ReaderSignIn = part(() => import('./reader/signin/ReaderSignIn'));
@@ -55,7 +55,7 @@ function ToTask() {
 /** Where whoever is signed in can go. */
 function routesOf(s: Session) {
   if (s.firstRun) return <Route path="*" element={<FirstRun />} />;
-  if (s.role === 'Reader') return <Route path="*" element={<Reader session={s} />} />;
+  if (s.role === 'Reader') return <Route path="*" element={<ReaderSide session={s} />} />;
   if (s.role === 'Guardian') return <Route path="*" element={<Guardian session={s} />} />;
   if (s.role === 'Teacher')
     return (

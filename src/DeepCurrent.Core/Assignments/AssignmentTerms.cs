@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Messages;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 
@@ -11,6 +12,9 @@ namespace DeepCurrent.Core.Assignments;
 /// <param name="Note">Colleagues of the class read it.</param>
 /// <param name="ClosesOn">The last day on which it can be worked on; null where it goes on after it was due.</param>
 /// <param name="MayChange">Readers may change to another version within their reach, until they answer.</param>
+/// <param name="HomeDirections">The same directions in the language of homes that speak another.</param>
+/// <param name="HomeLanguage">Its code, such as es; empty where there are none.</param>
+/// <param name="Talk">Written answers are open for talk: readers see one another's when they have answered.</param>
 public sealed record AssignmentTerms(
     DateOnly VisibleFrom,
     DateOnly? DueOn,
@@ -21,7 +25,10 @@ public sealed record AssignmentTerms(
     Need Need = Need.Required,
     WorkPlace Place = WorkPlace.Anywhere,
     ResultsShown Results = ResultsShown.AtOnce,
-    bool MayChange = false
+    bool MayChange = false,
+    bool Talk = false,
+    string HomeDirections = "",
+    string HomeLanguage = ""
 )
 {
     private const int LongestHeading = 60,
@@ -35,6 +42,8 @@ public sealed record AssignmentTerms(
             Heading = Heading.Trim(),
             Directions = Directions.Trim(),
             Note = Note.Trim(),
+            HomeDirections = HomeDirections.Trim(),
+            HomeLanguage = HomeDirections.Trim().Length == 0 ? "" : HomeLanguage,
         };
 
     /// <summary>What is wrong with them, by field.</summary>
@@ -52,10 +61,20 @@ public sealed record AssignmentTerms(
             yield return ("closesOn", $"This day has passed. Choose today or a later day.");
         else if (ClosesOn < (DueOn ?? VisibleFrom))
             yield return ("closesOn", $"It closes before it is due. Choose a later day.");
+        foreach (var fault in SaidFaults())
+            yield return fault;
+    }
+
+    private IEnumerable<(string Field, Message Sentence)> SaidFaults()
+    {
         if (Heading.Length > LongestHeading)
             yield return ("heading", $"Use {LongestHeading} letters or fewer.");
         if (Directions.Length > LongestDirections)
             yield return ("directions", $"Use {LongestDirections} letters or fewer.");
+        if (HomeDirections.Length > LongestDirections)
+            yield return ("homeDirections", $"Use {LongestDirections} letters or fewer.");
+        else if (HomeDirections.Length > 0 && Languages.WithCode(HomeLanguage) is null)
+            yield return ("homeDirections", $"Choose the language.");
         if (Note.Length > LongestNote)
             yield return ("note", $"Use {LongestNote} letters or fewer.");
     }

@@ -10,6 +10,7 @@ namespace DeepCurrent.Core.Assignments;
 /// <param name="AtOnce">Words that are practised at once, 2 to <see cref="WordListRules.AtOnce"/>.</param>
 /// <param name="List">The list the words came from; it may have changed since, or be gone.</param>
 /// <param name="By">By what the words are asked.</param>
+/// <param name="Together">Several readers may hand in one written answer.</param>
 public sealed record TaskContent(
     string Title,
     string Prompt = "",
@@ -17,7 +18,8 @@ public sealed record TaskContent(
     IReadOnlyList<ListedWord>? Words = null,
     int AtOnce = WordListRules.AtOnce,
     WordListId? List = null,
-    WordPractice By = WordPractice.Meaning
+    WordPractice By = WordPractice.Meaning,
+    bool Together = false
 )
 {
     public const int LongestTitle = 120,

@@ -18,6 +18,10 @@ public static class Languages
     /// <summary>The code of the language, as its file is called.</summary>
     public static string Code(this Language language) => Known.First(k => k.Language == language).Code;
 
+    /// <summary>The language of a code; null where the product does not speak it.</summary>
+    public static Language? WithCode(string code) =>
+        Known.Any(k => k.Code == code) ? Known.First(k => k.Code == code).Language : null;
+
     /// <summary>The language somebody named, in English, in itself or by its code (with or without a country).</summary>
     /// <returns>English where the product does not speak it.</returns>
     public static Language Of(string? named)

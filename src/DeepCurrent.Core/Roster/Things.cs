@@ -51,10 +51,12 @@ public sealed record Supports(
     bool Retry = false
 )
 {
+    public const int LargestText = 2;
+
     public static readonly Supports None = new();
 
     /// <summary>True if every value lies in its range.</summary>
-    public bool Holds => MoreTime is >= 100 and <= 300 && TextSize is >= 0 and <= 2;
+    public bool Holds => MoreTime is >= 100 and <= 300 && TextSize is >= 0 and <= LargestText;
 }
 
 /// <summary>A teacher, assistant or school lead.</summary>

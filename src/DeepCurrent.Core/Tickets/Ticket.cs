@@ -31,6 +31,9 @@ public enum TicketStep
     Held,
     NeedsPerson,
     Marked,
+
+    /// <summary>A mark was taken away again.</summary>
+    Unmarked,
     Released,
     SentBack,
     GivenAgain,
@@ -74,6 +77,7 @@ public static class TicketLife
             (TicketState.HandedIn, TicketStep.Held) => TicketState.Marked,
             (TicketState.HandedIn, TicketStep.NeedsPerson) => TicketState.ToMark,
             (TicketState.ToMark, TicketStep.Marked) => TicketState.Marked,
+            (TicketState.Marked, TicketStep.Unmarked) => TicketState.ToMark,
             (TicketState.Marked, TicketStep.Released) => TicketState.Released,
             (
                 TicketState.HandedIn

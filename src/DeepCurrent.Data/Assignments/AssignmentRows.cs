@@ -49,6 +49,13 @@ public sealed record AssignmentRow
     /// <summary>Readers may change their version within reach.</summary>
     public required bool MayChange { get; init; }
 
+    public required string HomeDirections { get; init; }
+
+    public required string HomeLanguage { get; init; }
+
+    /// <summary>Readers see one another's written answers when they have answered.</summary>
+    public required bool Talk { get; init; }
+
     /// <summary>The first of those it is done after, and which of them it is, from 0; null where it is free.</summary>
     public required AssignmentId? TurnOf { get; init; }
 

@@ -408,8 +408,9 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     internal static readonly string RowSql = $"""
         select a.id, a.class_id, y.id as task_id, y.kind, y.text_id, {TaskSql.Title} as title, a.assigned_at,
                p.name as "by", a.draft,
-               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.results, a.may_change, a.turn_of, a.turn,
-               a.heading, a.directions, a.note,
+               a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.results, a.may_change, a.talk, a.turn_of,
+               a.turn,
+               a.heading, a.directions, a.note, a.home_directions, a.home_language,
                a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,

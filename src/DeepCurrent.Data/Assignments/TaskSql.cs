@@ -11,5 +11,6 @@ internal static class TaskSql
         OnTheWay = "coalesce((y.own -> k.reader_id::text ->> 'onTheWay')::boolean, y.on_the_way)",
         Aloud = "coalesce((y.own -> k.reader_id::text ->> 'aloud')::boolean, y.aloud)",
         AtOnce = "(y.own -> k.reader_id::text ->> 'atOnce')::int",
-        By = "y.own -> k.reader_id::text ->> 'by'";
+        By = "y.own -> k.reader_id::text ->> 'by'",
+        Own = "(y.own -> k.reader_id::text)::text";
 }

@@ -15,9 +15,12 @@ internal static class TermsSql
         ("place", a => a.Place.ToString()),
         ("results", a => a.Results.ToString()),
         ("may_change", a => a.MayChange),
+        ("talk", a => a.Talk),
         ("heading", a => a.Heading),
         ("directions", a => a.Directions),
         ("note", a => a.Note),
+        ("home_language", a => a.HomeLanguage),
+        ("home_directions", a => a.HomeDirections),
     ];
 
     public static readonly string Columns = string.Join(", ", Kept.Select(k => k.Column));

@@ -53,28 +53,42 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         );
     }
 
-    /// <summary>The classes a reader is in on a day and may choose in.</summary>
+    /// <summary>The classes a reader is in on a day and may choose in, with the rules for this reader.</summary>
     public async Task<IReadOnlyList<ChoosingClass>> Classes(ReaderId readerId, DateOnly today)
     {
+        var all = await db.All<(ClassId Id, string Choosing, string Own)>(
+            """
+            select c.id, c.choosing::text, r.own_choice::text
+            from enrolment e join class c on c.id = e.class_id join reader r on r.id = e.reader_id
+            where e.reader_id = @readerId
+              and e.from_day <= @today
+              and (e.to_day is null or e.to_day >= @today)
+              and not c.closed
+            order by c.name, c.id
+            limit 20
+            """,
+            new { readerId, today }
+        );
         return
         [
-            .. (
-                await db.All<(ClassId Id, string Choosing)>(
-                    """
-                    select c.id, c.choosing::text
-                    from enrolment e join class c on c.id = e.class_id
-                    where e.reader_id = @readerId
-                      and e.from_day <= @today
-                      and (e.to_day is null or e.to_day >= @today)
-                      and not c.closed
-                      and c.choosing->>'open' = 'true'
-                    order by c.name, c.id limit 20
-                    """,
-                    new { readerId, today }
-                )
-            ).Select(x => new ChoosingClass(x.Id, Database.FromJson<ChoiceRules>(x.Choosing))),
+            .. all.Select(x => new ChoosingClass(x.Id, RulesOf(x.Choosing).For(Database.FromJson<OwnChoice>(x.Own))))
+                .Where(x => x.Rules.Open),
         ];
     }
+
+    private static ChoiceRules RulesOf(string json) => Database.FromJson<ChoiceRules>(json);
+
+    /// <summary>What one reader may choose otherwise than their class.</summary>
+    public async Task<OwnChoice> Own(ReaderId readerId) =>
+        Database.FromJson<OwnChoice>(
+            await db.Value<string>("select own_choice::text from reader where id = @readerId", new { readerId }) ?? "{}"
+        );
+
+    public Task PutOwn(ReaderId readerId, OwnChoice own) =>
+        db.Run(
+            "update reader set own_choice = @own::jsonb where id = @readerId",
+            new { readerId, own = Database.ToJson(own) }
+        );
 
     public async Task<ReadingPast> Past(ReaderId readerId)
     {

@@ -40,11 +40,13 @@ public sealed record GuardianCode(
 public sealed record Child(ReaderId Id, string GivenName, int Grade, Fathoms Depth, double? SixWeeks);
 
 /// <summary>A reading as a guardian may see it.</summary>
+/// <param name="Right">Questions right at the first try, of those that were asked; 0 of 0 until it is released.</param>
 public sealed record ChildReading(
     string Title,
     DateTimeOffset? HandedInAt,
     DateOnly? DueOn,
-    Probability? Score,
+    int Right,
+    int Asked,
     double Minutes
 );
 
@@ -213,12 +215,19 @@ public sealed class GuardianStore(NpgsqlDataSource db)
         return await db.All<ChildReading>(
             $"""
             select {TaskSql.Title} as title, k.handed_in_at, coalesce(k.due_on, a.due_on) as due_on,
-              case when k.state = {TicketStates.Released} then k.score end as score,
-              k.active_seconds / 60 as minutes
+              coalesce(n.right, 0) as "right", coalesce(n.asked, 0) as asked, k.active_seconds / 60 as minutes
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id
               left join text t on t.id = y.text_id
+              left join lateral (
+                select count(*)::int as asked, (count(*) filter (where w.correct))::int as "right"
+                from answer w join question q on q.id = w.question_id
+                where w.ticket_id = k.id
+                  and w.round = 1
+                  and w.attempt = 1
+                  and q.place is null
+                  and k.state = {TicketStates.Released}) n on true
             where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
             order by coalesce(k.handed_in_at, a.assigned_at) desc
             limit 30

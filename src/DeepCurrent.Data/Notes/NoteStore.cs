@@ -8,6 +8,7 @@ namespace DeepCurrent.Data.Notes;
 /// <param name="Page">From 0.</param>
 /// <param name="Words">Empty where the passage is only marked.</param>
 /// <param name="Answer">Empty until a teacher answers.</param>
+/// <param name="Reply">What the reader says to the answer; empty for nothing.</param>
 public sealed record Note(
     NoteId Id,
     TicketId TicketId,
@@ -19,7 +20,8 @@ public sealed record Note(
     string Answer,
     string? AnsweredBy,
     DateTimeOffset? AnsweredAt,
-    DateTimeOffset? AnswerSeenAt
+    DateTimeOffset? AnswerSeenAt,
+    string Reply
 );
 
 /// <summary>Readers' notes in texts.</summary>
@@ -30,7 +32,7 @@ public sealed class NoteStore(NpgsqlDataSource db)
 
     private const string RowSql = """
         select n.id, n.ticket_id, t.title, n.page, n.quote, n.words, n.at, n.answer, a.name as answered_by, n.answered_at,
-          n.answer_seen_at
+          n.answer_seen_at, n.reply
         from note n
           join ticket k on k.id = n.ticket_id
           join version v on v.id = k.version_id
@@ -119,6 +121,26 @@ public sealed class NoteStore(NpgsqlDataSource db)
                 id,
                 answer,
                 by,
+                at,
+            }
+        );
+
+    /// <summary>Its reader says something to the answer, and has seen it. Saying it again changes it; an empty one is
+    /// taken away.</summary>
+    /// <returns>The ticket; null where nothing of this reader's was answered.</returns>
+    public Task<TicketId?> Reply(ReaderId readerId, NoteId id, string words, DateTimeOffset at) =>
+        db.Value<TicketId?>(
+            """
+            update note
+            set reply = @words, replied_at = @at, answer_seen_at = coalesce(answer_seen_at, @at)
+            where id = @id and reader_id = @readerId and answer <> '' and removed_at is null
+            returning ticket_id
+            """,
+            new
+            {
+                id,
+                readerId,
+                words,
                 at,
             }
         );

@@ -185,6 +185,16 @@ public static class ReaderThings
             Work: true,
             "readElsewhere"
         ),
+        new(
+            "rating",
+            n => $"{n:count} ratings",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "ratings",
+            Key: "text_id",
+            Twin: "m.text_id = x.text_id"
+        ),
         new("loan", n => $"{n:count} copies on loan", OnMerge.Moves, OnDelete.Cascades, Work: true, "loans"),
         new(
             "guardianship",

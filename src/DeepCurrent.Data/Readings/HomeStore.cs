@@ -32,14 +32,14 @@ public sealed class HomeStore(NpgsqlDataSource db)
             new { readerId, since }
         );
 
-    /// <summary>The pools that the classes a reader is in show.</summary>
+    /// <summary>The pools that the classes a reader is in show, or the one that is set for this reader.</summary>
     public async Task<IReadOnlyList<PoolShown>> Pools(ReaderId readerId, DateOnly today) =>
         [
             .. (
                 await db.All<string>(
                     $"""
-                    select distinct c.pool
-                    from enrolment e join class c on c.id = e.class_id
+                    select distinct coalesce(r.own_choice ->> 'pool', c.pool)
+                    from enrolment e join class c on c.id = e.class_id join reader r on r.id = e.reader_id
                     where {OpenEnrolment} and e.reader_id = @readerId
                     limit 10
                     """,

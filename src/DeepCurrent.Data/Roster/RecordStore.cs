@@ -85,7 +85,8 @@ public sealed class RecordStore(NpgsqlDataSource db)
             select json_agg(
               json_build_object(
                 'page', o.page, 'passage', o.quote, 'words', o.words, 'at', o.at, 'removedAt', o.removed_at, 'answer',
-                o.answer, 'answeredAt', o.answered_at)
+                o.answer, 'answeredAt', o.answered_at,
+                'reply', o.reply, 'repliedAt', o.replied_at)
               order by o.at)
             from note o
             where o.reader_id = r.id),
@@ -93,6 +94,8 @@ public sealed class RecordStore(NpgsqlDataSource db)
           (select json_agg(to_jsonb(w) - 'reader_id' order by w.kept_at) from kept_word w where w.reader_id = r.id),
           'readElsewhere',
           (select json_agg(to_jsonb(o) - 'reader_id' order by o.day) from own_reading o where o.reader_id = r.id),
+          'ratings',
+          (select json_agg(to_jsonb(g) - 'reader_id' order by g.at) from rating g where g.reader_id = r.id),
           'oralReadings',
           (
             select json_agg(

@@ -8,6 +8,7 @@ using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Papers;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Ratings;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Tickets;
@@ -42,6 +43,8 @@ public static partial class ClosedSets
         new("pass", "purpose", Of<PassPurpose>()),
         new("paper", "kind", Of<PaperKind>()),
         new("question", "kind", Of<QuestionKind>()),
+        new("rating", "approval", Of<Approval>()),
+        new("rating", "liking", Of<Liking>()),
         new("reader", "secret_kind", Of<SecretKind>()),
         new("round", "begun", Of<RoundBegun>()),
         new("running_record", "listening", Of<ListeningState>()),

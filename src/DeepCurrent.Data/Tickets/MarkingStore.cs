@@ -61,7 +61,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
 
     /// <summary>Marks one written answer. Marking again changes the mark, and with it what followed from it.</summary>
     /// <returns>The ticket's state afterwards; null if there is no written answer to mark.</returns>
-    public async Task<TicketState?> Mark(
+    public Task<TicketState?> Mark(
         TicketId ticketId,
         ReaderId readerId,
         AnswerId answerId,
@@ -71,16 +71,10 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now
-    )
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        if (
-            await TicketStore.Find(c, t, ticketId, readerId, lockRow: true) is not { } ticket
-            || !TicketLife.Done(ticket.State)
-        )
-            return null;
-        var changed = await c.ExecuteAsync(
+    ) =>
+        Change(
+            (ticketId, readerId),
+            TicketLife.Done,
             $"""
             update answer w
             set mark = @mark, comment = @comment, correct = @mark >= @right, marked_by = @adultId, marked_at = @now
@@ -100,15 +94,59 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                 adultId,
                 now,
             },
-            t
+            (year, chart, now)
         );
-        if (changed == 0)
+
+    /// <summary>Takes a mark away again, with what followed from it; not once its reader has seen it.</summary>
+    /// <returns>The ticket's state afterwards; null where there is no mark to take away.</returns>
+    public Task<TicketState?> Unmark(
+        TicketId ticketId,
+        ReaderId readerId,
+        AnswerId answerId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    ) =>
+        Change(
+            (ticketId, readerId),
+            TicketLife.AtMarking,
+            """
+            with gone as (
+              delete from evidence e
+              using answer w
+              where w.id = @answerId and w.ticket_id = @ticketId and w.mark is not null and e.id = w.id
+            )
+            update answer
+            set mark = null, comment = '', correct = null, marked_by = null, marked_at = null
+            where id = @answerId and ticket_id = @ticketId and mark is not null
+            """,
+            new { answerId, ticketId },
+            (year, chart, now)
+        );
+
+    /// <summary>Changes a mark of a ticket by a command, and settles the ticket by what is still to be marked.</summary>
+    /// <param name="may">The states in which it may be changed.</param>
+    /// <returns>The ticket's state afterwards; null where the command changed nothing.</returns>
+    private async Task<TicketState?> Change(
+        (TicketId Ticket, ReaderId Reader) of,
+        Func<TicketState, bool> may,
+        string command,
+        object values,
+        (YearCalendar Year, LevelChart Chart, DateTimeOffset Now) at
+    )
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        if (
+            await TicketStore.Find(c, t, of.Ticket, of.Reader, lockRow: true) is not { } ticket
+            || !may(ticket.State)
+            || await c.ExecuteAsync(command, values, t) == 0
+        )
             return null;
-        var work = await TicketWork.Of(c, t, texts, ticket, await TicketStore.Answers(c, t, ticketId));
-        var state = ticket.State;
-        if (work.ToMark == 0)
-            state = TicketLife.After(state, TicketStep.Marked) ?? state;
-        await work.Settle(c, t, year, chart, state, now);
+        var work = await TicketWork.Of(c, t, texts, ticket, await TicketStore.Answers(c, t, of.Ticket));
+        var step = work.ToMark == 0 ? TicketStep.Marked : TicketStep.Unmarked;
+        var state = TicketLife.After(ticket.State, step) ?? ticket.State;
+        await work.Settle(c, t, at.Year, at.Chart, state, at.Now);
         await c.Tell(t, "ticket", ticket.ClassId);
         await t.CommitAsync();
         return state;

@@ -3,6 +3,7 @@ using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
@@ -67,6 +68,11 @@ public sealed record MyTicket
 
     public required string Directions { get; init; }
 
+    public required string HomeDirections { get; init; }
+
+    /// <summary>The code of the language they are in; empty where there are none.</summary>
+    public required string HomeLanguage { get; init; }
+
     public required Probability? Score { get; init; }
 
     public required DateTimeOffset? HandedInAt { get; init; }
@@ -112,6 +118,13 @@ public sealed record OpenTicket
 
     public required string Directions { get; init; }
 
+    public required string HomeDirections { get; init; }
+
+    public required string HomeLanguage { get; init; }
+
+    /// <summary>What is spoken at the reader's home, as the roster says it.</summary>
+    public required string? SpokenAtHome { get; init; }
+
     public required ClassId ClassId { get; init; }
 
     public required YearId SchoolYearId { get; init; }
@@ -126,6 +139,17 @@ public sealed record OpenTicket
 
     /// <summary>Its reader may change the version within reach.</summary>
     public required bool MayChange { get; init; }
+
+    /// <summary>Readers see one another's written answers when they have answered.</summary>
+    public required bool Talk { get; init; }
+
+    public required string SupportsKept { get; init; }
+
+    public required string? OwnWay { get; init; }
+
+    /// <summary>What is done for its reader here: everywhere, but for what was said otherwise for this
+    /// assignment.</summary>
+    public Supports Supports => OwnSupports.Of(SupportsKept, OwnWay);
 
     /// <summary>1 for the first; sent back or given again it begins another.</summary>
     public required int Round { get; init; }
@@ -192,7 +216,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                      where w.ticket_id = k.id and w.round = k.round and not q.retired and q.place is null) as answered,
                    k.state, coalesce(k.due_on, a.due_on) as due_on,
                    case when a.closes_on is not null then greatest(a.closes_on, k.due_on) end as closes_on, a.need,
-                   a.place, k.reminded_at is not null as reminded, a.directions, a.heading,
+                   a.place, k.reminded_at is not null as reminded, a.directions, a.home_directions,
+                   a.home_language, a.heading,
                    case when k.state = {TicketStates.Released} then coalesce(d.score, k.score) end as score,
                    case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
                    {TaskSql.Aloud} as aloud, k.round, d.comment
@@ -220,10 +245,14 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     private static readonly string OpenSql = $"""
         select k.id, k.reader_id, y.kind, y.text_id, y.questions, k.version_id, k.state,
           {TaskSql.Attempts} + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, d.score,
-          a.directions, a.results, k.class_id, c.school_year_id, k.round,
+          a.directions, a.home_directions, a.home_language, r.details ->> '{nameof(
+            ReaderDetail.HomeLanguage
+        )}' as spoken_at_home,
+          a.results, k.class_id, c.school_year_id, k.round,
                coalesce(d.closed, false) as closed,
                coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label,
-               {TaskSql.OnTheWay} as on_the_way, {TaskSql.Aloud} as aloud, a.may_change
+               {TaskSql.OnTheWay} as on_the_way, {TaskSql.Aloud} as aloud, a.may_change, a.talk,
+               r.supports::text as supports_kept, {TaskSql.Own} as own_way
         from ticket k
           join assignment a on a.id = k.assignment_id
           join task y on y.id = k.task_id

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -17,6 +18,10 @@ public sealed record WordListRow(
     IReadOnlyList<ListedWord> Words
 );
 
+/// <summary>A text of the library that has a word among those to know.</summary>
+/// <param name="Depth">Of its shallowest version.</param>
+public sealed record WordPlace(string Word, string Topic, Fathoms Depth);
+
 /// <summary>Word lists of a teacher's own, or the school's.</summary>
 public sealed class WordListStore(NpgsqlDataSource db)
 {
@@ -30,6 +35,23 @@ public sealed class WordListStore(NpgsqlDataSource db)
     {
         return await db.All<WordListRow>(RowSql + " order by d.name, d.id limit 1000", new { schoolId, adultId });
     }
+
+    /// <summary>The texts a school has that have some words among those to know, by the word in small letters.</summary>
+    public async Task<ILookup<string, WordPlace>> Places(SchoolId schoolId, IReadOnlyCollection<string> words) =>
+        (
+            await db.All<WordPlace>(
+                """
+                select lower(w.word) as word, t.topic, min(v.depth) as depth
+                from word w
+                  join text t on t.id = w.text_id
+                  join version v on v.text_id = t.id and not v.retired
+                where lower(w.word) = any(@words) and (t.school_id is null or t.school_id = @schoolId) and t.retired_at is null
+                group by w.word, t.id, t.topic
+                limit 20000
+                """,
+                new { schoolId, words = words.Select(w => w.ToLowerInvariant()).Distinct().ToArray() }
+            )
+        ).ToLookup(p => p.Word);
 
     public async Task<WordListRow?> Find(WordListId id, SchoolId schoolId, AdultId adultId)
     {

@@ -65,7 +65,9 @@ public static class ContentReader
         return new(Path.GetFileNameWithoutExtension(name), front.Target, text[(end + 5)..].Trim());
     }
 
-    private static T Parse<T>(string yaml, string name)
+    /// <summary>A file of the content, as YAML.</summary>
+    /// <exception cref="ContentFault">It cannot be read.</exception>
+    internal static T Parse<T>(string yaml, string name)
     {
         Untrusted.Yaml(yaml);
         try

@@ -24,6 +24,7 @@ internal static class EpubWriter
         TextFolder text,
         VersionFile version,
         IReadOnlyList<DraftPicture> pictures,
+        DraftPicture? lead,
         Guid id,
         DateTimeOffset changed
     )
@@ -32,13 +33,14 @@ internal static class EpubWriter
             .Where(p => version.Body.Contains($"]({p.Name})", StringComparison.Ordinal))
             .Select((p, i) => (Picture: p, Href: $"picture-{i + 1}{Path.GetExtension(p.Name).ToLowerInvariant()}"))
             .ToList();
+        var leadHref = lead is null ? null : $"lead{Path.GetExtension(lead.Name)}";
         using var bytes = new MemoryStream();
         using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
         {
             // First and unpacked, so that a reader knows the book by its first bytes.
             TextWriters.Put(zip, "mimetype", "application/epub+zip"u8.ToArray(), CompressionLevel.NoCompression);
             Put(zip, "META-INF/container.xml", Container);
-            Put(zip, "book/package.opf", Package(text, used.Select(u => u.Href), id, changed));
+            Put(zip, "book/package.opf", Package(text, used.Select(u => u.Href), leadHref, id, changed));
             Put(
                 zip,
                 "book/contents.xhtml",
@@ -54,6 +56,7 @@ internal static class EpubWriter
                 Page(
                     text.Title,
                     $"<section epub:type=\"chapter\"><h1>{Safe(text.Title)}</h1>\n"
+                        + (lead is null ? "" : TextWriters.Lead(leadHref!, lead.Alt))
                         + $"{TextWriters.Blocks(version, n => used.FirstOrDefault(u => u.Picture.Name == n).Href)}"
                         + $"</section>\n{Glossary(text)}"
                 )
@@ -61,6 +64,8 @@ internal static class EpubWriter
             Put(zip, "book/book.css", Style);
             foreach (var (picture, href) in used)
                 TextWriters.Put(zip, $"book/{href}", picture.Bytes);
+            if (lead is not null)
+                TextWriters.Put(zip, $"book/{leadHref}", lead.Bytes);
         }
         return bytes.ToArray();
     }
@@ -73,7 +78,13 @@ internal static class EpubWriter
             : $"<section epub:type=\"glossary\"><h2>Words to know</h2><dl>{meanings}</dl></section>\n";
     }
 
-    private static string Package(TextFolder text, IEnumerable<string> pictures, Guid id, DateTimeOffset changed)
+    private static string Package(
+        TextFolder text,
+        IEnumerable<string> pictures,
+        string? lead,
+        Guid id,
+        DateTimeOffset changed
+    )
     {
         var blurb = text.Blurb.Length > 0 ? $"<dc:description>{Safe(text.Blurb)}</dc:description>" : "";
         var topic = text.Topic.Length > 0 ? $"<dc:subject>{Safe(text.Topic)}</dc:subject>" : "";
@@ -81,6 +92,9 @@ internal static class EpubWriter
         var items = pictures.Select(
             (p, i) => $"<item id=\"picture-{i + 1}\" href=\"{p}\" media-type=\"{TextWriters.TypeOf(p)}\"/>"
         );
+        var cover = lead is null
+            ? ""
+            : $"<item id=\"lead\" href=\"{lead}\" media-type=\"{TextWriters.TypeOf(lead)}\" properties=\"cover-image\"/>";
         return $"""
             <package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id" xml:lang="en">
             <metadata xmlns:dc="http://purl.org/dc/elements/1.1/">
@@ -97,7 +111,7 @@ internal static class EpubWriter
             <manifest>
             <item id="contents" href="contents.xhtml" media-type="application/xhtml+xml" properties="nav"/>
             <item id="text" href="text.xhtml" media-type="application/xhtml+xml"/>
-            <item id="css" href="book.css" media-type="text/css"/>{string.Concat(items)}
+            <item id="css" href="book.css" media-type="text/css"/>{string.Concat(items)}{cover}
             </manifest><spine><itemref idref="text"/></spine></package>
             """;
     }

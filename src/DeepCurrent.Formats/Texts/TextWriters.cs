@@ -16,12 +16,14 @@ public static class TextWriters
     /// <summary>The formats there are, by the name they are asked for.</summary>
     public static readonly IReadOnlyList<string> Formats = ["txt", "md", "html", "docx", "epub", "zip", "qti"];
 
+    /// <param name="lead">The picture that stands for the text, where it has one.</param>
     /// <param name="label">The version, for formats that hold one.</param>
     /// <param name="id">What the text is known by, wherever its file goes.</param>
     /// <exception cref="ArgumentException">There is no such format or version.</exception>
     public static TextFile Write(
         TextFolder text,
         IReadOnlyList<DraftPicture> pictures,
+        DraftPicture? lead,
         string format,
         string label,
         Guid id,
@@ -45,7 +47,7 @@ public static class TextWriters
             "html" => new(
                 $"{text.Slug}.html",
                 "text/html; charset=utf-8",
-                Encoding.UTF8.GetBytes(HtmlPage(text, version, pictures))
+                Encoding.UTF8.GetBytes(HtmlPage(text, version, pictures, lead))
             ),
             "docx" => new(
                 $"{text.Slug}.docx",
@@ -55,9 +57,13 @@ public static class TextWriters
             "epub" => new(
                 $"{text.Slug}.epub",
                 "application/epub+zip",
-                EpubWriter.Write(text, version, pictures, id, changed)
+                EpubWriter.Write(text, version, pictures, lead, id, changed)
             ),
-            "zip" => new($"{text.Slug}.zip", "application/zip", Folder(text, pictures)),
+            "zip" => new(
+                $"{text.Slug}.zip",
+                "application/zip",
+                Folder(text, lead is null ? pictures : [.. pictures, lead])
+            ),
             "qti" => new(
                 $"{text.Slug}-qti.zip",
                 "application/zip",
@@ -104,19 +110,36 @@ public static class TextWriters
         stream.Write(content);
     }
 
-    private static string HtmlPage(TextFolder text, VersionFile v, IReadOnlyList<DraftPicture> pictures)
+    private static string HtmlPage(
+        TextFolder text,
+        VersionFile v,
+        IReadOnlyList<DraftPicture> pictures,
+        DraftPicture? lead
+    )
     {
         var title = WebUtility.HtmlEncode(text.Title);
-        string? Data(string name) =>
-            pictures.FirstOrDefault(p => p.Name == name) is { } p
-                ? $"data:{TypeOf(p.Name)};base64,{Convert.ToBase64String(p.Bytes)}"
-                : null;
+        string DataOf(DraftPicture p) => $"data:{TypeOf(p.Name)};base64,{Convert.ToBase64String(p.Bytes)}";
+        string? Data(string name) => pictures.FirstOrDefault(p => p.Name == name) is { } p ? DataOf(p) : null;
         return $"<!doctype html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><title>{title}</title></head><body>\n"
-            + $"<h1>{title}</h1>\n{Blocks(v, Data)}</body></html>\n";
+            + $"<h1>{title}</h1>\n{(lead is null ? "" : Lead(DataOf(lead), lead.Alt))}{Blocks(v, Data)}</body></html>\n";
     }
 
+    /// <summary>The picture that stands for a text, above it.</summary>
+    internal static string Lead(string source, string shows) =>
+        $"<p><img src=\"{source}\" alt=\"{WebUtility.HtmlEncode(shows)}\" width=\"480\" /></p>\n";
+
+    private static readonly (string Ending, string Type)[] Types =
+    [
+        (".png", "image/png"),
+        (".jpg", "image/jpeg"),
+        (".svg", "image/svg+xml"),
+    ];
+
     internal static string TypeOf(string name) =>
-        Path.GetExtension(name).ToLowerInvariant() is ".png" ? "image/png" : "image/jpeg";
+        Types.FirstOrDefault(t => name.EndsWith(t.Ending, StringComparison.OrdinalIgnoreCase)).Type ?? "image/jpeg";
+
+    /// <summary>How the file of a picture ends.</summary>
+    public static string EndingOf(string type) => Types.FirstOrDefault(t => t.Type == type).Ending ?? ".jpg";
 
     /// <summary>The paragraphs of a version as well-formed HTML; headings begin one level below the title.</summary>
     internal static string Blocks(VersionFile v, Func<string, string?> picture)

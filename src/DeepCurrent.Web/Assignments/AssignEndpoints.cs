@@ -282,7 +282,10 @@ public static class AssignEndpoints
             request.Need ?? Need.Required,
             request.Place ?? WorkPlace.Anywhere,
             request.Results ?? ResultsShown.AtOnce,
-            request.MayChange ?? false
+            request.MayChange ?? false,
+            request.Talk ?? false,
+            request.HomeDirections ?? "",
+            request.HomeLanguage ?? ""
         ).Tidy();
 
     private static Message Summary(IReadOnlyList<Prepared> given, int chosen)

@@ -38,6 +38,9 @@ public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
 /// <param name="MayChange">Readers may change their version within reach.</param>
 /// <param name="InOrder">Each opens when the one before is handed in.</param>
 /// <param name="Share">Also in the class streams of those classes that have one.</param>
+/// <param name="HomeDirections">The same directions in the language of homes that speak another.</param>
+/// <param name="HomeLanguage">Its code.</param>
+/// <param name="Talk">Readers see one another's written answers when they have answered.</param>
 /// <param name="Ways">For some otherwise than for the rest; each reader once.</param>
 public sealed record AssignRequest(
     IReadOnlyList<ReaderId> ReaderIds,
@@ -65,7 +68,10 @@ public sealed record AssignRequest(
     bool? MayChange = null,
     bool? InOrder = null,
     IReadOnlyList<WayFor>? Ways = null,
-    bool? Share = null
+    bool? Share = null,
+    bool? Talk = null,
+    string? HomeDirections = null,
+    string? HomeLanguage = null
 );
 
 /// <summary>Readers who do it otherwise than the rest.</summary>

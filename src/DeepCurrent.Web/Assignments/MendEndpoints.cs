@@ -23,7 +23,10 @@ public sealed record TermsRequest(
     Need Need = Need.Required,
     WorkPlace Place = WorkPlace.Anywhere,
     ResultsShown Results = ResultsShown.AtOnce,
-    bool MayChange = false
+    bool MayChange = false,
+    bool Talk = false,
+    string? HomeDirections = null,
+    string? HomeLanguage = null
 );
 
 /// <summary>Steps a teacher takes with tickets that are out.</summary>
@@ -83,7 +86,10 @@ public static class MendEndpoints
             request.Need,
             request.Place,
             request.Results,
-            request.MayChange
+            request.MayChange,
+            request.Talk,
+            request.HomeDirections ?? before.HomeDirections,
+            request.HomeLanguage ?? before.HomeLanguage
         ).Tidy();
         new Faults().Of(after.Faults(today, before)).Refuse();
         if (after == before)
@@ -234,7 +240,10 @@ public static class MendEndpoints
             row.Need,
             row.Place,
             row.Results,
-            row.MayChange
+            row.MayChange,
+            row.Talk,
+            row.HomeDirections,
+            row.HomeLanguage
         );
 
     /// <summary>An assignment that the asker may change; what readers chose themselves is nobody's to change.</summary>

@@ -13,6 +13,7 @@ namespace DeepCurrent.Web.Assignments;
 /// <param name="Words">Places of the chosen ones in it, from 0; all of them if it is not said.</param>
 /// <param name="AtOnce">Words that are practised at once.</param>
 /// <param name="By">By what they are asked.</param>
+/// <param name="Together">Several readers may hand in one written answer.</param>
 public sealed record TaskToGive(
     AssignmentId Id,
     TaskKind Kind,
@@ -22,7 +23,8 @@ public sealed record TaskToGive(
     WordListId? WordListId = null,
     IReadOnlyList<int>? Words = null,
     int? AtOnce = null,
-    WordPractice By = WordPractice.Meaning
+    WordPractice By = WordPractice.Meaning,
+    bool? Together = null
 );
 
 /// <summary>What tasks without a text are about, as it is kept when they are given.</summary>
@@ -47,7 +49,8 @@ public sealed class TasksToGive(Desk desk, WordListStore lists)
                 words,
                 task.AtOnce ?? WordListRules.AtOnce,
                 task.Kind is TaskKind.Words ? task.WordListId : null,
-                task.By
+                task.By,
+                task.Kind is TaskKind.Written && task.Together is true
             ).Tidy();
             new Faults().Of(content.Faults(task.Kind)).Refuse();
             contents.Add(content);

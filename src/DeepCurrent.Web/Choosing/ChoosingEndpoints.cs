@@ -1,8 +1,11 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Library;
+using DeepCurrent.Core.Ratings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Choosing;
+using DeepCurrent.Data.Ratings;
+using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
@@ -11,13 +14,15 @@ using DeepCurrent.Web.Texts;
 namespace DeepCurrent.Web.Choosing;
 
 /// <param name="Depth">WithinReach, OrEasier or Any.</param>
+/// <param name="Format">Any, WithRecording or Short.</param>
 /// <param name="Without">Topics that are left out.</param>
 public sealed record ChoiceRulesRequest(
     bool Open,
     ChoiceDepth? Depth,
     bool? Fiction,
     IReadOnlyList<string>? Without,
-    int? MostOpen
+    int? MostOpen,
+    ChoiceFormat? Format = null
 );
 
 /// <param name="Topics">Every topic there is to leave out.</param>
@@ -29,6 +34,7 @@ public sealed record ChoiceRulesView(
     bool? Fiction,
     IReadOnlyList<string> Without,
     int MostOpen,
+    ChoiceFormat Format,
     IReadOnlyList<string> Topics,
     int Fewest,
     int Most
@@ -36,6 +42,7 @@ public sealed record ChoiceRulesView(
 
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
 /// <param name="Picture">What the text's picture shows; null where it has none.</param>
+/// <param name="Because">The title of a text the reader liked, as others did who liked this one.</param>
 public sealed record OfferView(
     TextId TextId,
     string Title,
@@ -45,8 +52,14 @@ public sealed record OfferView(
     int Words,
     int Questions,
     Zone Zone,
-    string? Picture
+    string? Picture,
+    string? Because,
+    IReadOnlyList<RecommendedView> Said
 );
+
+/// <summary>What a classmate says of a text.</summary>
+/// <param name="Name">As the class calls them.</param>
+public sealed record RecommendedView(string Name, string Words);
 
 /// <param name="Open">Whether the reader may choose at all.</param>
 /// <param name="Left">How many more texts the reader may take now.</param>
@@ -59,11 +72,14 @@ public sealed record ChosenView(TicketId TicketId);
 public static class ChoosingEndpoints
 {
     private const int MostOffers = 60;
+    private const int MostSaid = 2;
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/classes/{classId:guid}/choosing", Rules);
         api.MapPut("/classes/{classId:guid}/choosing", Put);
+        api.MapGet("/readers/{readerId:guid}/own-choice", Own);
+        api.MapPut("/readers/{readerId:guid}/own-choice", PutOwn);
         api.MapGet("/my/choices", Mine);
         api.MapPut("/my/choices/{textId:guid}", Choose);
         api.MapDelete("/my/choices/{ticketId:guid}", PutBack).Produces(StatusCodes.Status204NoContent);
@@ -98,7 +114,8 @@ public static class ChoosingEndpoints
             request.Depth ?? ChoiceDepth.WithinReach,
             request.Fiction,
             [.. (request.Without ?? []).Intersect(topics).OrderByName(t => t)],
-            most
+            most,
+            request.Format ?? ChoiceFormat.Any
         );
         await store.Put(classId, rules);
         return await View(classId, rules, desk, store, library);
@@ -140,17 +157,35 @@ public static class ChoosingEndpoints
             rules.Fiction,
             rules.Without ?? [],
             rules.MostOpen,
+            rules.Format,
             [.. (await library.Topics(school.Id)).OrderByName(t => t)],
             counts.DefaultIfEmpty(0).Min(),
             counts.DefaultIfEmpty(0).Max()
         );
     }
 
+    private static async Task<OwnChoice> Own(ReaderId readerId, Desk desk, ChoosingStore store)
+    {
+        await desk.Reader(readerId, Deed.SeeReader);
+        return await store.Own(readerId);
+    }
+
+    private static async Task<OwnChoice> PutOwn(ReaderId readerId, OwnChoice request, Desk desk, ChoosingStore store)
+    {
+        await desk.Reader(readerId, Deed.Assign);
+        if (request.MostOpen is < 1 or > ChoiceRules.MostOpenEver)
+            throw Refused.Field("mostOpen", $"Enter 1 to {ChoiceRules.MostOpenEver} texts.");
+        await store.PutOwn(readerId, request);
+        return await store.Own(readerId);
+    }
+
     private static async Task<ChoicesView> Mine(
         Desk desk,
         ChoosingStore store,
         LibraryShelf library,
-        TextPictureStore pictures
+        TextPictureStore pictures,
+        RatingStore ratings,
+        ClassmateNames names
     )
     {
         var reader = desk.Self();
@@ -158,25 +193,48 @@ public static class ChoosingEndpoints
         if (classes.Count == 0)
             return new(Open: false, 0, []);
         var past = await store.Past(reader);
-        var offers = (await Offers(classes, past, desk, library)).Take(MostOffers).ToList();
-        var shown = await pictures.Shown([.. offers.Select(o => o.Offer.Card.Id)]);
+        var liked = Likings.For(await ratings.Together(reader, desk.Who.SchoolId));
+        var offers = (await Offers(classes, past, desk, library, liked)).Take(MostOffers).Select(o => o.Offer).ToList();
+        var ids = offers.Select(o => o.Card.Id).ToList();
+        var shown = await pictures.Shown(ids);
+        var because = offers.Select(o => o.Because).OfType<TextId>().ToHashSet();
+        var titles = (await library.Cards()).Where(c => because.Contains(c.Id)).ToDictionary(c => c.Id, c => c.Title);
+        var said = await Said(reader, ids, desk, ratings, names);
         return new(
             Open: true,
             Math.Max(0, classes.Max(c => c.Rules.MostOpen) - past.OpenChosen),
             [
                 .. offers.Select(o => new OfferView(
-                    o.Offer.Card.Id,
-                    o.Offer.Card.Title,
-                    o.Offer.Card.Kind,
-                    o.Offer.Card.Topic,
-                    o.Offer.Card.Blurb,
-                    o.Offer.Version.Words,
-                    o.Offer.Card.Questions,
-                    o.Offer.Zone,
-                    shown.GetValueOrDefault(o.Offer.Card.Id)
+                    o.Card.Id,
+                    o.Card.Title,
+                    o.Card.Kind,
+                    o.Card.Topic,
+                    o.Card.Blurb,
+                    o.Version.Words,
+                    o.Card.Questions,
+                    o.Zone,
+                    shown.GetValueOrDefault(o.Card.Id),
+                    o.Because is { } liking ? titles.GetValueOrDefault(liking) : null,
+                    [.. said[o.Card.Id].Take(MostSaid)]
                 )),
             ]
         );
+    }
+
+    /// <summary>What classmates say of some texts, by text.</summary>
+    private static async Task<ILookup<TextId, RecommendedView>> Said(
+        ReaderId reader,
+        IReadOnlyList<TextId> texts,
+        Desk desk,
+        RatingStore ratings,
+        ClassmateNames names
+    )
+    {
+        var today = await desk.Today();
+        var said = await ratings.ByClassmates(reader, texts, today);
+        var called = said.Count == 0 ? null : await names.Of(reader, today);
+        return said.Where(s => called!.ContainsKey(s.ReaderId))
+            .ToLookup(s => s.TextId, s => new RecommendedView(called![s.ReaderId], s.Words));
     }
 
     /// <summary>What the reader's classes allow together; each text by the first class that allows it.</summary>
@@ -184,7 +242,8 @@ public static class ChoosingEndpoints
         IReadOnlyList<ChoosingClass> classes,
         ReadingPast past,
         Desk desk,
-        LibraryShelf library
+        LibraryShelf library,
+        IReadOnlyList<LikedToo>? liked = null
     )
     {
         var school = await desk.School();
@@ -201,7 +260,8 @@ public static class ChoosingEndpoints
                             new(school.ZoneLow, school.ZoneHigh),
                             c.Rules,
                             past.Had,
-                            past.Interests
+                            past.Interests,
+                            liked
                         )
                         .Select(o => (o, c))
                 )

@@ -11,7 +11,9 @@ using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Print;
+using DeepCurrent.Web.Readings;
 using DeepCurrent.Web.SignIn;
+using DeepCurrent.Web.Tickets;
 
 namespace DeepCurrent.Web.Guardians;
 
@@ -26,6 +28,8 @@ public sealed record ConfirmRequest(string Token);
 /// <param name="Level">The level in words, such as "Mina reads texts typical of the middle of grade 4."</param>
 /// <param name="ThisWeek">Words of full readings since Monday.</param>
 /// <param name="LastWeek">The same of the week before.</param>
+/// <param name="Pool">Texts the child has understood this school year; null where no pool is shown.</param>
+/// <param name="Together">Null where the library has none that is easy enough.</param>
 public sealed record ChildView(
     ReaderId Id,
     string GivenName,
@@ -35,7 +39,21 @@ public sealed record ChildView(
     int ThisWeek,
     int LastWeek,
     IReadOnlyList<ChildReading> Readings,
-    IReadOnlyList<GoalStandingView> Goals
+    IReadOnlyList<GoalStandingView> Goals,
+    IReadOnlyList<string>? Pool,
+    TogetherView? Together
+);
+
+/// <summary>A text to read together this week.</summary>
+/// <param name="Picture">What its picture shows; null where it has none.</param>
+public sealed record TogetherView(TextId TextId, string Title, string Blurb, int Words, string? Picture);
+
+/// <summary>A text as it is read at home.</summary>
+/// <param name="WordsToKnow">With what they mean in the language of the home, where somebody has said it.</param>
+public sealed record HomeTextView(
+    string Title,
+    IReadOnlyList<IReadOnlyList<string>> Pages,
+    IReadOnlyList<MyWord> WordsToKnow
 );
 
 public sealed record TakeBackRequest(bool Guardians);
@@ -55,6 +73,7 @@ public static class GuardianEndpoints
         api.MapPost("/guardian/register", Register).AllowAnonymous();
         api.MapPost("/guardian/confirm", Confirm).AllowAnonymous();
         api.MapGet("/guardian/children", Children);
+        api.MapGet("/guardian/children/{readerId:guid}/together", HomeText);
         api.MapGet("/classes/{classId:guid}/guardians", async (ClassId classId, Desk desk, GuardianStore guardians) =>
         {
             await desk.Class(classId, Deed.ChangeRoster);
@@ -225,6 +244,8 @@ public static class GuardianEndpoints
         ReaderStore readers,
         OwnReadingStore ownReadings,
         GoalBook goals,
+        HomeSheet homes,
+        AtHome atHome,
         LookStore looks
     )
     {
@@ -250,11 +271,30 @@ public static class GuardianEndpoints
                     read.Where(r => clock.DayOf(r.At) >= monday).Sum(r => r.Words),
                     read.Where(r => clock.DayOf(r.At) < monday).Sum(r => r.Words),
                     await guardians.Readings(child.Id),
-                    await goals.OfReader(head, school)
+                    await goals.OfReader(head, school),
+                    (await homes.Pool(child.Id))?.Mine,
+                    await atHome.ThisWeek(child.Id)
                 )
             );
         }
         return seen;
+    }
+
+    /// <summary>The text a guardian and their child read together this week.</summary>
+    private static async Task<HomeTextView> HomeText(
+        ReaderId readerId,
+        Desk desk,
+        GuardianStore guardians,
+        AtHome atHome
+    )
+    {
+        if (!desk.May(Deed.SeeOwnChild, own: true))
+            throw Refused.NotFound();
+        var mine = await guardians.Children(desk.Who.Adult, desk.Who.SchoolId, await desk.Moment());
+        if (mine.All(c => c.Id != readerId))
+            throw Refused.NotFound();
+        return await atHome.Text(readerId, Languages.Of(await guardians.HomeLanguage(desk.Who.Adult)))
+            ?? throw Refused.NotFound();
     }
 
     private static async Task<GuardianTakenBack> TakeBack(

@@ -7,7 +7,7 @@ namespace DeepCurrent.Web.Guardians;
 public sealed class GuardiansFeature : IFeature
 {
     public void Add(IServiceCollection services, IConfiguration settings) =>
-        services.AddSingleton<GuardianStore>().AddScoped<GuardianCodes>();
+        services.AddSingleton<GuardianStore>().AddScoped<GuardianCodes>().AddScoped<AtHome>();
 
     public void Map(RouteGroupBuilder api) => GuardianEndpoints.Map(api);
 }

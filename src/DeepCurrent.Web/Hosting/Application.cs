@@ -15,17 +15,20 @@ using DeepCurrent.Web.KeptWords;
 using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.Lists;
 using DeepCurrent.Web.Live;
+using DeepCurrent.Web.Marking;
 using DeepCurrent.Web.Notes;
 using DeepCurrent.Web.OralReading;
 using DeepCurrent.Web.Papers;
 using DeepCurrent.Web.Plans;
 using DeepCurrent.Web.Print;
+using DeepCurrent.Web.Ratings;
 using DeepCurrent.Web.Readers;
 using DeepCurrent.Web.Readings;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Streams;
+using DeepCurrent.Web.Talks;
 using DeepCurrent.Web.Texts;
 using DeepCurrent.Web.Tickets;
 using DeepCurrent.Web.Voices;
@@ -67,7 +70,10 @@ public static class Application
         new StreamsFeature(),
         new TicketsFeature(),
         new ReadingsFeature(),
+        new MarkingFeature(),
         new NotesFeature(),
+        new RatingsFeature(),
+        new TalksFeature(),
         new VoicesFeature(),
         new KeptWordsFeature(),
         new OralReadingFeature(),
@@ -145,14 +151,19 @@ public static class Application
         app.UseForwardedHeaders();
         app.UseResponseCompression();
         app.Use(Harden);
+        app.UsePackedFiles();
         app.UseDefaultFiles();
         app.UseStaticFiles(
             new StaticFileOptions
             {
+                ContentTypeProvider = PackedFiles.Types,
                 OnPrepareResponse = c =>
+                {
+                    PackedFiles.Say(c.Context);
                     c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets")
                         ? "public, max-age=31536000, immutable"
-                        : "no-cache",
+                        : "no-cache";
+                },
             }
         );
         app.UseRouting();

@@ -38,6 +38,8 @@ public static class DemoLoader
             new(db),
             new(db),
             new(db),
+            new(db),
+            new(db),
             new(db)
         );
         var secrets = services.GetRequiredService<Secrets>();

@@ -31,6 +31,7 @@ public static class NoteEndpoints
         api.MapGet("/my/tickets/{ticketId:guid}/notes", Mine);
         api.MapPut("/my/tickets/{ticketId:guid}/notes/{noteId:guid}", Put);
         api.MapPost("/my/notes/{noteId:guid}/seen", Seen);
+        api.MapPut("/my/notes/{noteId:guid}/reply", Reply);
         api.MapGet("/tickets/{ticketId:guid}/notes", OfTicket);
         api.MapPut("/notes/{noteId:guid}/answer", Answer);
     }
@@ -81,6 +82,24 @@ public static class NoteEndpoints
     {
         if (!await notes.Seen(desk.Self(), noteId, desk.Now))
             throw Refused.NotFound();
+    }
+
+    /// <summary>What the reader says to the teacher's answer.</summary>
+    private static async Task<IReadOnlyList<Note>> Reply(
+        NoteId noteId,
+        NoteAnswerRequest request,
+        Desk desk,
+        TicketStore tickets,
+        NoteStore notes,
+        Notices notices
+    )
+    {
+        var reader = desk.Self();
+        var words = request.Words?.Trim() ?? "";
+        new Faults().If(words.Length > LongestWords, "words", $"Use {LongestWords} letters or fewer.").Refuse();
+        var ticketId = await notes.Reply(reader, noteId, words, desk.Now) ?? throw Refused.NotFound();
+        notices.Changed((await MyEndpoints.Mine(ticketId, desk, tickets)).ClassId);
+        return await notes.OfTicket(ticketId);
     }
 
     private static async Task<IReadOnlyList<Note>> OfTicket(

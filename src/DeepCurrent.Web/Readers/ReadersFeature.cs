@@ -10,6 +10,7 @@ public sealed class ReadersFeature : IFeature
     public void Add(IServiceCollection services, IConfiguration settings) =>
         services
             .AddSingleton<ReaderStore>()
+            .AddSingleton<ClassmateNames>()
             .AddSingleton<DepthKeeper>()
             .AddUndo<UndoEvidence>()
             .AddWork<LevelsOfToday>();

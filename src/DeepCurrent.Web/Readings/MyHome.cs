@@ -99,8 +99,17 @@ public sealed class HomeSheet(
                 [.. kept.OrderBy(k => k.At.Step).Select(k => k.Text).Take(3)]
             ),
             await notes.Unseen(reader),
-            await Pool(reader, school, clock.Begin(year?.FirstDay ?? today), today)
+            await Pool(reader)
         );
+    }
+
+    /// <summary>What a reader's pools hold; null where none is shown.</summary>
+    public async Task<MyPool?> Pool(ReaderId reader)
+    {
+        var school = await desk.School();
+        var today = await desk.Today();
+        var year = await schools.CurrentYear(school.Id, today);
+        return await Pool(reader, school, (await desk.Clock()).Begin(year?.FirstDay ?? today), today);
     }
 
     private async Task<MyPool?> Pool(ReaderId reader, School school, DateTimeOffset since, DateOnly today)

@@ -376,7 +376,8 @@ public static class BringEndpoints
         string? version,
         Desk desk,
         TextStore texts,
-        PictureStore pictures
+        PictureStore pictures,
+        TextPictureStore textPictures
     )
     {
         desk.Library();
@@ -389,7 +390,10 @@ public static class BringEndpoints
         if (folder.Versions.All(v => v.Label != label))
             throw Refused.NotFound();
         var changed = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!.ChangedAt;
-        var file = TextWriters.Write(folder, [.. shown.Values], format, label, textId.Value, changed);
+        var lead = await textPictures.Of(textId, desk.Who.SchoolId) is { } picture
+            ? new DraftPicture($"picture{TextWriters.EndingOf(picture.Type)}", picture.Bytes, picture.Description)
+            : null;
+        var file = TextWriters.Write(folder, [.. shown.Values], lead, format, label, textId.Value, changed);
         return Results.File(file.Bytes, file.Type, file.Name);
     }
 

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Xml.Linq;
+using DeepCurrent.Core.Messages;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Formats.Content;
 
@@ -11,6 +12,7 @@ public sealed class ContentLoader(
     TextStore texts,
     TextKeeper keeper,
     TextPictureStore pictures,
+    MeaningStore meanings,
     TimeProvider clock,
     ILogger<ContentLoader> log
 )
@@ -43,8 +45,26 @@ public sealed class ContentLoader(
                     Path.GetFileName(path),
                     Drawing(await File.ReadAllBytesAsync(Path.Combine(path, PictureFile)))
                 );
+        foreach (var language in Enum.GetValues<Language>())
+            await Meanings(folder, language);
         log.LogInformation("{Changed} texts added to the library or brought up to date", changed);
         return changed;
+    }
+
+    /// <summary>What words mean in a language, where a file says it.</summary>
+    private async Task Meanings(string folder, Language language)
+    {
+        var name = $"meanings.{language.Code()}.yaml";
+        var path = Path.Combine(folder, name);
+        if (File.Exists(path))
+            await meanings.Put(
+                language,
+                [
+                    .. MeaningsFile
+                        .Read(await File.ReadAllTextAsync(path), name)
+                        .Select(m => new WordMeaning(m.Word, m.Part, m.Meaning)),
+                ]
+            );
     }
 
     /// <summary>A drawing says itself what it shows.</summary>

@@ -380,6 +380,7 @@ public static class OwnTextEndpoints
         Desk desk,
         TextStore texts,
         TextKeeper keeper,
+        TextPictureStore pictures,
         LibraryShelf shelf
     )
     {
@@ -398,7 +399,10 @@ public static class OwnTextEndpoints
             Versions = [.. whole.Versions.Select(v => v with { Id = VersionId.New() })],
             Questions = [.. whole.Questions.Select(q => q with { Id = QuestionId.New() })],
         };
-        return new(copy.Id, await Keep(copy, 0, $"Duplicated from {whole.Title}", desk, keeper, shelf), []);
+        var revision = await Keep(copy, 0, $"Duplicated from {whole.Title}", desk, keeper, shelf);
+        if (await pictures.Of(whole.Id, desk.Who.SchoolId) is { } picture)
+            await pictures.Put(copy.Id, picture);
+        return new(copy.Id, revision, []);
     }
 
     private static async Task<IResult> Retire(

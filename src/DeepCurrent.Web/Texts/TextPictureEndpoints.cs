@@ -22,7 +22,7 @@ public static class TextPictureEndpoints
 
     private static async Task<IResult> Shown(TextId textId, Desk desk, TextPictureStore pictures, HttpContext http)
     {
-        if (desk.Who.Role is not (Role.Teacher or Role.Reader))
+        if (desk.Who.Role is not (Role.Teacher or Role.Reader or Role.Guardian))
             throw Refused.NotFound();
         var picture = await pictures.Of(textId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         // A drawing runs nothing and loads nothing, wherever it is opened.

@@ -14,6 +14,7 @@ public sealed class TextsFeature : IFeature
             .AddSingleton<LibraryShelf>()
             .AddSingleton<PictureStore>()
             .AddSingleton<TextPictureStore>()
+            .AddSingleton<MeaningStore>()
             .AddSingleton<UseStore>()
             .AddSingleton<CopyStore>()
             .AddSingleton<ReadingStore>()

@@ -24,6 +24,7 @@ public static class MarkingEndpoints
     {
         api.MapGet("/classes/{classId:guid}/marking", Waiting);
         api.MapPut("/tickets/{ticketId:guid}/marks/{answerId:guid}", Mark);
+        api.MapDelete("/tickets/{ticketId:guid}/marks/{answerId:guid}", Unmark);
         api.MapPost("/tickets/{ticketId:guid}/release", Release);
     }
 
@@ -58,6 +59,29 @@ public static class MarkingEndpoints
             desk.Now
         );
         return new(state ?? throw Refused.Conflict("not-to-mark", $"No written answer to mark here."));
+    }
+
+    private static async Task<MarkedView> Unmark(
+        TicketId ticketId,
+        AnswerId answerId,
+        Desk desk,
+        AssignmentStore assignments,
+        SchoolStore schools,
+        MarkingStore marking
+    )
+    {
+        var (placed, place) = await desk.Ticket(assignments, ticketId, Deed.Mark);
+        var state = await marking.Unmark(
+            ticketId,
+            placed.Ticket.ReaderId,
+            answerId,
+            await schools.Year(place.SchoolYearId),
+            (await desk.School()).Chart,
+            desk.Now
+        );
+        return new(
+            state ?? throw Refused.Conflict("not-to-unmark", $"Its reader has seen this mark. Change it instead.")
+        );
     }
 
     /// <summary>Refuses a mark that is none.</summary>

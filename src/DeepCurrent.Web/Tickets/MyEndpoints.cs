@@ -21,6 +21,7 @@ namespace DeepCurrent.Web.Tickets;
 /// <param name="Page">Of the proof, from 0; null where the text has none.</param>
 /// <param name="Shown">Which of the reason and the proof stand there at once.</param>
 public sealed record MyResultLine(
+    QuestionId QuestionId,
     string Stem,
     AttemptMark Mark,
     bool Written,
@@ -37,7 +38,9 @@ public sealed record MyResultLine(
 public sealed record MyResult(
     TicketId Id,
     TaskKind Kind,
+    TextId TextId,
     string Title,
+    bool Talk,
     Probability? Score,
     int Right,
     int Questions,
@@ -319,7 +322,9 @@ public static class MyEndpoints
         return new(
             ticket.Id,
             ticket.Kind,
+            ticket.TextId,
             body.Title,
+            ticket.Talk,
             ticket.Score,
             lines.Count(l => l.Mark is AttemptMark.RightAtOnce),
             lines.Count,
@@ -345,9 +350,10 @@ public static class MyEndpoints
         var mark = TicketLife.MarkOf([.. attempts.Select(a => a.Right)]);
         // What the reader did not answer stays unknown: it may be asked again.
         if (attempts.Count == 0)
-            return new(q.Stem, mark, q.Written, null, null, "", null, null, "", null, Nothing);
+            return new(q.Id, q.Stem, mark, q.Written, null, null, "", null, null, "", null, Nothing);
         var last = attempts[^1];
         return new(
+            q.Id,
             q.Stem,
             mark,
             q.Written,

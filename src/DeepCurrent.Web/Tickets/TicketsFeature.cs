@@ -10,6 +10,8 @@ public sealed class TicketsFeature : IFeature
         services
             .AddSingleton<TicketStore>()
             .AddSingleton<ReplyStore>()
+            .AddSingleton<ReplyMarker>()
+            .AddSingleton<JointReplies>()
             .AddSingleton<MarkingStore>()
             .AddSingleton<SetAsideStore>()
             .AddSingleton<AnswerWriter>()

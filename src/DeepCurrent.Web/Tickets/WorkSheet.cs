@@ -1,6 +1,8 @@
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Messages;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.OralReading;
@@ -9,7 +11,9 @@ using DeepCurrent.Data.Tickets;
 
 namespace DeepCurrent.Web.Tickets;
 
-public sealed record MyWord(string Text, string Part, string Meaning, string Example);
+/// <param name="AtHome">What it means in the language of the reader's home; empty where nobody has said it, null where
+/// the home speaks no other.</param>
+public sealed record MyWord(string Text, string Part, string Meaning, string Example, string? AtHome);
 
 public sealed record MyWork
 {
@@ -31,6 +35,10 @@ public sealed record MyWork
     public required int Page { get; init; }
 
     public required string Directions { get; init; }
+
+    public required string HomeDirections { get; init; }
+
+    public required string HomeLanguage { get; init; }
 
     public required Fathoms Depth { get; init; }
 
@@ -57,6 +65,12 @@ public sealed record MyWork
 
     public required MyRecording? Recording { get; init; }
 
+    /// <summary>What is done for the reader in this task.</summary>
+    public required Supports Supports { get; init; }
+
+    /// <summary>Others' written answers are seen when one has answered.</summary>
+    public required bool Talk { get; init; }
+
     /// <summary>The reader may look for another version.</summary>
     public required bool MayChange { get; init; }
 }
@@ -67,15 +81,14 @@ public sealed class WorkSheet(
     TextStore texts,
     TextPictureStore pictures,
     ReadingStore readings,
-    RunningRecordStore records
+    RunningRecordStore records,
+    MeaningStore meanings
 )
 {
     public async Task<MyWork> Of(OpenTicket ticket, SchoolId schoolId)
     {
         var body = await texts.Body(ticket.VersionId);
-        var words = (await texts.Words(ticket.TextId))
-            .Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example))
-            .ToList();
+        var words = await HomeWords.Of(await texts.Words(ticket.TextId), Languages.Of(ticket.SpokenAtHome), meanings);
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
         var sentences = sheet.Questions.Any(q => q.Rules.PicksSentences) ? Scoring.ParagraphsOf(body.Pages) : [];
         return new()
@@ -92,6 +105,8 @@ public sealed class WorkSheet(
             Attempts = ticket.Results is ResultsShown.WhenReleased ? 1 : ticket.Attempts,
             Page = ticket.Page,
             Directions = ticket.Directions,
+            HomeDirections = ticket.HomeDirections,
+            HomeLanguage = ticket.HomeLanguage,
             Depth = body.Depth,
             Pages = ticket.Kind is TaskKind.Quiz ? [] : body.Pages,
             Words = ticket.Kind is TaskKind.Quiz ? [] : words,
@@ -103,6 +118,8 @@ public sealed class WorkSheet(
                 && (await readings.Heard(ticket.TextId, schoolId)).Contains(ticket.VersionId),
             Aloud = ticket.Aloud || ticket.Kind is TaskKind.Recording,
             MayChange = ticket.MayChange && TicketLife.Open(ticket.State) && !sheet.Answered,
+            Supports = ticket.Supports,
+            Talk = ticket.Talk,
             Recording = await records.OfTicket(ticket.Id, ticket.ReaderId),
         };
     }

@@ -1,4 +1,6 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.WordLists;
 using DeepCurrent.Web.Hosting;
@@ -7,6 +9,8 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.WordLists;
 
 /// <param name="Rounds">How many words each round of practising has.</param>
+/// <param name="Topics">Of the library's texts that have its words, the most common first.</param>
+/// <param name="Depth">The middle of those texts' depths; null where no text has its words.</param>
 public sealed record WordListView(
     WordListId Id,
     string Name,
@@ -17,7 +21,9 @@ public sealed record WordListView(
     int Revision,
     DateTimeOffset ChangedAt,
     IReadOnlyList<ListedWord> Words,
-    IReadOnlyList<int> Rounds
+    IReadOnlyList<int> Rounds,
+    IReadOnlyList<string> Topics,
+    Fathoms? Depth
 );
 
 /// <param name="Revision">The one the change began from; 0 for a new list.</param>
@@ -32,7 +38,12 @@ public static class WordListEndpoints
         api.MapGet("/word-lists", async (Desk desk, WordListStore wordLists) =>
         {
             desk.Library();
-            return (await wordLists.All(desk.Who.SchoolId, desk.Who.Adult)).Select(d => View(d, desk)).ToList();
+            var all = await wordLists.All(desk.Who.SchoolId, desk.Who.Adult);
+            var places = await wordLists.Places(
+                desk.Who.SchoolId,
+                [.. all.SelectMany(d => d.Words).Select(w => w.Text)]
+            );
+            return all.Select(d => View(d, desk, places)).ToList();
         });
         api.MapPut("/word-lists/{wordListId:guid}", Put);
         api.MapDelete("/word-lists/{wordListId:guid}", Remove).Produces(StatusCodes.Status204NoContent);
@@ -71,7 +82,8 @@ public static class WordListEndpoints
             throw Refused.Conflict("stale", $"Someone else changed this word list. Reload it to see the changes.");
         return View(
             await wordLists.Find(wordListId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound(),
-            desk
+            desk,
+            await wordLists.Places(desk.Who.SchoolId, [.. words.Select(w => w.Text)])
         );
     }
 
@@ -103,8 +115,13 @@ public static class WordListEndpoints
     private static bool MayChange(WordListRow list, Desk desk) =>
         desk.May(Deed.ChangeText, list.OwnerId == desk.Who.Adult);
 
-    private static WordListView View(WordListRow d, Desk desk) =>
-        new(
+    private const int MostTopics = 3;
+
+    private static WordListView View(WordListRow d, Desk desk, ILookup<string, WordPlace> places)
+    {
+        var there = d.Words.SelectMany(w => places[w.Text.ToLowerInvariant()]).ToList();
+        var depths = there.Select(p => p.Depth.Value).Order().ToList();
+        return new(
             d.Id,
             d.Name,
             d.Owner,
@@ -114,6 +131,16 @@ public static class WordListEndpoints
             d.Revision,
             d.ChangedAt,
             d.Words,
-            [.. WordListRules.Rounds(d.Words).Select(r => r.Count)]
+            [.. WordListRules.Rounds(d.Words).Select(r => r.Count)],
+            [
+                .. there
+                    .GroupBy(p => p.Topic)
+                    .OrderByDescending(g => g.Count())
+                    .ThenByName(g => g.Key)
+                    .Select(g => g.Key)
+                    .Take(MostTopics),
+            ],
+            depths.Count == 0 ? null : new(depths[depths.Count / 2])
         );
+    }
 }

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
+import { Route, Routes, useNavigate } from 'react-router';
 import { api, ok, type Api } from '../shared/api';
-import { dayOf, minutes, number, percent, today } from '../shared/format';
+import { dayOf, minutes, number, today } from '../shared/format';
 import { goalKinds } from '../shared/goalKinds';
 import { keys } from '../shared/keys';
+import { Pool } from '../shared/pool/Pool';
 import { signOut, useSignInBy, type Session } from '../shared/session';
 import { say, t } from '../shared/words';
 import { Button } from '../ui/Button';
@@ -11,10 +12,10 @@ import { Brand } from '../ui/Frame';
 import { Empty, Show } from '../ui/Show';
 import { LanguageSwitch } from '../shared/LanguageSwitch';
 import { PageTitle } from '../ui/PageTitle';
+import { ReadTogether, ThisWeeksText } from './ReadTogether';
 
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
-  const children = useQuery({ queryKey: keys.children, queryFn: () => ok(api.GET('/guardian/children')) });
   const signInBy = useSignInBy();
   const navigate = useNavigate();
   return (
@@ -27,26 +28,37 @@ export default function Guardian({ session }: { session: Session }) {
         <Button onClick={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</Button>
       </header>
       <main className="mx-auto grid w-[min(720px,100%)] gap-7 px-5 py-8">
-        <PageTitle className="sr-only">{t('Your children')}</PageTitle>
-        <Show query={children}>
-          {(all) =>
-            all.length === 0 ? (
-              <Empty title={t('No children linked yet')}>
-                <p>
-                  {t('The school has ended your access, or your code was for a child who has left. Ask the school.')}
-                </p>
-              </Empty>
-            ) : (
-              <>
-                {all.map((c) => (
-                  <Child key={c.id} c={c} />
-                ))}
-              </>
-            )
-          }
-        </Show>
+        <Routes>
+          <Route path="/together/:readerId" element={<ReadTogether session={session} />} />
+          <Route path="*" element={<Children />} />
+        </Routes>
       </main>
     </div>
+  );
+}
+
+/** All children of a guardian, one after another. */
+function Children() {
+  const children = useQuery({ queryKey: keys.children, queryFn: () => ok(api.GET('/guardian/children')) });
+  return (
+    <>
+      <PageTitle className="sr-only">{t('Your children')}</PageTitle>
+      <Show query={children}>
+        {(all) =>
+          all.length === 0 ? (
+            <Empty title={t('No children linked yet')}>
+              <p>{t('The school has ended your access, or your code was for a child who has left. Ask the school.')}</p>
+            </Empty>
+          ) : (
+            <>
+              {all.map((c) => (
+                <Child key={c.id} c={c} />
+              ))}
+            </>
+          )
+        }
+      </Show>
+    </>
   );
 }
 
@@ -84,7 +96,8 @@ function Child({ c }: { c: Api<'ChildView'> }) {
           </ul>
         )}
       </section>
-      <section>
+      {c.together && <ThisWeeksText child={c.id} of={c.together} />}
+      <section className="border-line border-t">
         <h3>{t('Finished')}</h3>
         {done.length === 0 ? (
           <p className="text-soft">{t('Nothing read yet')}</p>
@@ -97,7 +110,7 @@ function Child({ c }: { c: Api<'ChildView'> }) {
                   {[
                     r.handedInAt && dayOf(r.handedInAt),
                     r.minutes > 0 && minutes(r.minutes * 60),
-                    r.score != null && t('{{score}} right on the first try', { score: percent(r.score) }),
+                    r.asked > 0 && t('{{right}} of {{n}} right on the first try', { right: r.right, n: r.asked }),
                   ]
                     .filter(Boolean)
                     .join(', ')}
@@ -111,6 +124,20 @@ function Child({ c }: { c: Api<'ChildView'> }) {
         <h3>{t('How it goes')}</h3>
         <p>{say(c.level)}</p>
         <p>{say(c.trend)}</p>
+        {c.pool !== null && c.pool.length > 0 && (
+          <figure className="mt-3 max-w-90">
+            <Pool
+              count={c.pool.length}
+              newest
+              label={t('{{name}}’s tide pool: {{titles}}', { name: c.givenName, titles: c.pool.join(', ') })}
+            />
+            <figcaption className="text-soft">
+              {t('The tide pool: one thing for each text {{name}} understood this school year.', {
+                name: c.givenName,
+              })}
+            </figcaption>
+          </figure>
+        )}
         {c.goals.length > 0 && (
           <>
             <h4 className="mt-3 font-semibold">{t('Goals this term')}</h4>

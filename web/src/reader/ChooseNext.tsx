@@ -50,6 +50,7 @@ export function ChooseNext() {
               >
                 <b className="font-serif font-semibold">{o.title}</b>
                 <span className="text-soft">{factsOf(o)}</span>
+                {o.because && <span>{becauseOf(o.because)}</span>}
               </button>
             </li>
           ))}
@@ -76,11 +77,13 @@ const zones = {
 const factsOf = (o: Offer) =>
   [named(o.kind), t('{{count}} words', { count: o.words }), t(zones[o.zone as keyof typeof zones])].join(' · ');
 
+const becauseOf = (title: string) => t('Others who liked {{title}} liked this, too.', { title });
+
 export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => void; busy: boolean }) {
   return (
     <article
       className={cx(
-        'border-soft border-l-ink bg-paper grid grid-rows-[auto_1fr_auto_auto] justify-items-start',
+        'border-soft border-l-ink bg-paper grid content-start justify-items-start',
         'gap-1.5 rounded-r-md border border-l-4 [border-left-style:double] px-4.5 py-3.5',
         '[&_h3]:text-xl',
       )}
@@ -88,6 +91,12 @@ export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => voi
       <h3>{offer.title}</h3>
       <p>{offer.blurb}</p>
       <p className="text-soft">{factsOf(offer)}</p>
+      {offer.because && <p>{becauseOf(offer.because)}</p>}
+      {offer.said.map((s, i) => (
+        <p key={i} className="border-depth-5 border-l-3 pl-3">
+          <b>{s.name}</b>: “{s.words}”
+        </p>
+      ))}
       <Button size="reader" disabled={busy} onClick={take} aria-label={t('Read {{title}}', { title: offer.title })}>
         {t('Read this')}
       </Button>

@@ -2,7 +2,6 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { today as todayHere } from '../shared/format';
 import { pictureOf } from '../shared/paragraphs';
-import { part } from '../shared/part';
 import { useLeave, type Session } from '../shared/session';
 import { ofText } from '../shared/taskKinds';
 import { Show } from '../ui/Show';
@@ -13,14 +12,9 @@ import { useAhead } from './offline/kept';
 import { useOutbox } from './offline/outbox';
 import { forgetKept } from './offline/store';
 import { forgetFiles } from './offline/worker';
+import { Older, Young } from './home/parts';
 import { finished, useHome, useMine, workOf, type MyTicket, type Work } from './queries';
 import { taskOf } from './task/useTask';
-
-const homes = { young: () => import('./home/Young'), older: () => import('./home/Older') };
-const Young = part(homes.young);
-const Older = part(homes.older);
-/** Fetched ahead with the other pages, so that they are there without a network. */
-export const partsOfHome = { ...homes, own: () => import('./home/OwnColumns') };
 
 /** What is next, what comes after, and what is one's own: as a reader of this age has it. */
 export function Home({ session }: { session: Session }) {

@@ -13,6 +13,7 @@ import { keptAnswers, sendOpened, useOutbox } from './offline/outbox';
 import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
 import { finished, letters, useWork, type Work } from './queries';
+import { useSupportsOf } from './supports';
 import { useHandIn } from './useHandIn';
 import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
@@ -24,6 +25,7 @@ import { PageTitle } from '../ui/PageTitle';
 export default function Quiz({ session }: { session: Session }) {
   const { ticketId = '' } = useParams();
   const work = useWork(ticketId);
+  useSupportsOf(work.data?.supports);
   return (
     <Show query={work}>
       {(w) =>

@@ -2,35 +2,18 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Navigate, Route, Routes, useNavigate } from 'react-router';
 import { keys } from '../shared/keys';
-import { part } from '../shared/part';
+import { fetchWhenIdle } from '../shared/part';
 import type { Session } from '../shared/session';
 import { takeReturn } from '../shared/comingBack';
 import { FromLink } from './FromLink';
-import { Home, partsOfHome } from './Home';
+import { Home } from './Home';
 import { startOutbox } from './offline/outbox';
 import { belongTo } from './offline/store';
+import { OwnColumns } from './home/own';
+import { Older, Young } from './home/parts';
+import { Check, Choose, KeptWords, Mine, pages, Papers, Quiz, Reading, Result, Task } from './parts';
 import { startWorker } from './offline/worker';
-
-const parts = {
-  reading: () => import('./Reading'),
-  quiz: () => import('./Quiz'),
-  result: () => import('./Result'),
-  choose: () => import('./Choose'),
-  check: () => import('./check/Check'),
-  task: () => import('./task/Task'),
-  papers: () => import('./papers/Papers'),
-  words: () => import('./words/KeptWords'),
-  mine: () => import('./mine/Mine'),
-};
-const Reading = part(parts.reading);
-const Quiz = part(parts.quiz);
-const Result = part(parts.result);
-const Choose = part(parts.choose);
-const Check = part(parts.check);
-const Task = part(parts.task);
-const Papers = part(parts.papers);
-const KeptWords = part(parts.words);
-const Mine = part(parts.mine);
+import { SupportsScope } from './supports';
 
 /** The reader's side. Everything of it is one reader's: with another it begins anew. */
 export default function Reader({ session }: { session: Session }) {
@@ -49,10 +32,10 @@ function Own({ session }: { session: Session }) {
   // The other pages come while there is a network, so that they are there when there is none.
   useEffect(() => {
     startWorker();
-    for (const load of Object.values({ ...partsOfHome, ...parts })) load().catch(() => undefined);
+    fetchWhenIdle([Older, OwnColumns, Young, ...pages]);
   }, []);
   return (
-    <div className="group/size contents" data-size={session.supports?.textSize ?? 0}>
+    <SupportsScope everywhere={session.supports}>
       <Routes>
         <Route path="/" element={<Home session={session} />} />
         <Route path="/text/:ticketId" element={<Reading />} />
@@ -67,6 +50,6 @@ function Own({ session }: { session: Session }) {
         <Route path="/choose" element={<Choose />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
-    </div>
+    </SupportsScope>
   );
 }

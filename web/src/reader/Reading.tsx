@@ -19,6 +19,7 @@ import { useNotes } from './notes/useNotes';
 import { ListenButton } from './questions/Hear';
 import { PageLook, usePageLook } from './PageLook';
 import { finished, useWork, type Work } from './queries';
+import { useSupportsOf } from './supports';
 import { WordCard } from './words/WordCard';
 import { useHandIn } from './useHandIn';
 import { useSpell } from './useSpell';
@@ -33,6 +34,7 @@ import { PageTitle } from '../ui/PageTitle';
 export default function Reading() {
   const { ticketId = '' } = useParams();
   const work = useWork(ticketId);
+  useSupportsOf(work.data?.supports);
   return (
     <Show query={work}>
       {(w) => (w.kind === 'Quiz' ? <Navigate to={`/text/${w.id}/quiz`} replace /> : <Pages key={w.id} work={w} />)}

@@ -13,7 +13,9 @@ import { Show } from '../ui/Show';
 import { markName, TideMarks } from '../ui/TideMarks';
 import { getKept } from './offline/kept';
 import { handInWaits, useOutbox } from './offline/outbox';
+import { RateText } from './ratings/RateText';
 import { RefusedNote } from './RefusedNote';
+import { Talk } from './talk/Talk';
 import { ToMyReading } from './ToMyReading';
 
 type MyResult = Api<'MyResult'>;
@@ -104,7 +106,7 @@ function Released({ r }: { r: MyResult }) {
       {open.length + marked.length > 0 && (
         <ol className="grid gap-3.5">
           {[...open, ...marked].map((l) => (
-            <Line key={l.stem} l={l} ticketId={r.id} quiz={r.kind === 'Quiz'} />
+            <Line key={l.stem} l={l} ticketId={r.id} quiz={r.kind === 'Quiz'} talk={r.talk} />
           ))}
         </ol>
       )}
@@ -122,6 +124,7 @@ function Released({ r }: { r: MyResult }) {
           </ul>
         </details>
       )}
+      {r.textId && <RateText textId={r.textId} title={r.title} />}
       <Onwards {...(r.kind !== 'Quiz' && { again: r.id })} />
     </Main>
   );
@@ -173,7 +176,7 @@ const ToPlace = ({ l, ticketId }: { l: ResultLine; ticketId: string }) => (
 const bare = (said: string | null) => (said ?? '').replace(/["“”\s]/g, '');
 
 /** One question: what was answered, what is right and why, and where it stands in the text. */
-function Line({ l, ticketId, quiz }: { l: ResultLine; ticketId: string; quiz: boolean }) {
+function Line({ l, ticketId, quiz, talk }: { l: ResultLine; ticketId: string; quiz: boolean; talk: boolean }) {
   const [all, showAll] = useState(false);
   const reason = l.reason && (l.shown.reason || all);
   // Who had to find the sentence has it before them.
@@ -196,6 +199,7 @@ function Line({ l, ticketId, quiz }: { l: ResultLine; ticketId: string; quiz: bo
           )}
         </>
       )}
+      {l.written && l.myAnswer && talk && <Talk ticketId={ticketId} questionId={l.questionId} />}
       {!l.written && l.myAnswer && (
         <p>
           <b>{l.myAnswer === l.rightAnswer || l.mark === 'AfterAnotherTry' ? '✓' : '✗'}</b> {t('You said:')}{' '}

@@ -6,7 +6,7 @@ import type { Session } from './session';
 // Only who was signed out needs it, and then there may be no network: it is fetched when the page has come to rest.
 const fetchIt = () => import('./SignInAgain');
 const SignInAgain = part<{ session: Session; back: () => void }>(fetchIt);
-const atRest = 5000;
+const atRest = 20_000;
 
 let lost = false;
 const listeners = new Set<() => void>();

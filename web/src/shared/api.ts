@@ -1,3 +1,4 @@
+import { takeSession } from './early';
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
 import { type Message, say, t } from './words';
@@ -46,7 +47,7 @@ export const onSignedOut = (then: () => void) => {
 
 async function reach(url: string, init: RequestInit): Promise<Response> {
   try {
-    return await fetch(url, init);
+    return await (takeSession(url, init.method) ?? fetch(url, init));
   } catch {
     throw new NoNetwork();
   }

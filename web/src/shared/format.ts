@@ -28,6 +28,10 @@ const share = inLanguage((l) => new Intl.NumberFormat(l, { style: 'percent', max
 
 const date = (iso: string) => new Date(iso.length === 10 ? `${iso}T12:00:00` : iso);
 /** Tue 24 Nov */
+/** Names one after another, as the language lists them. */
+export const listed = (names: readonly string[]) =>
+  new Intl.ListFormat(locale(), { type: 'conjunction' }).format(names);
+
 export const dayOf = (iso: string) => day().format(date(iso)).replace(',', '');
 /** Tue 24 Nov 2026 */
 export const longDay = (iso: string) => long().format(date(iso)).replace(',', '');

@@ -1,7 +1,7 @@
 /** What the pages ask for, by subject: the keys of queries are made here and nowhere else. */
 export const keys = {
   session: ['session'] as const,
-  me: { sessions: ['me', 'sessions'] as const },
+  me: { sessions: ['me', 'sessions'] as const, comments: ['me', 'comments'] as const },
   pass: (token: string) => ['pass', token] as const,
 
   /** A reader's own side. */
@@ -10,6 +10,7 @@ export const keys = {
     tickets: ['my', 'tickets'] as const,
     ticket: (ticketId: string) => ['my', 'ticket', ticketId] as const,
     task: (ticketId: string) => ['my', 'task', ticketId] as const,
+    partners: (ticketId: string) => ['my', 'task', ticketId, 'partners'] as const,
     result: (ticketId: string) => ['my', 'result', ticketId] as const,
     papers: (ticketId: string) => ['my', 'papers', ticketId] as const,
     versions: (ticketId: string, depth: number) => ['my', 'ticket', ticketId, 'versions', depth] as const,
@@ -17,12 +18,15 @@ export const keys = {
     notes: (ticketId: string) => ['my', 'notes', ticketId] as const,
     words: ['my', 'words'] as const,
     readings: ['my', 'readings'] as const,
+    ratings: ['my', 'ratings'] as const,
+    talk: (ticketId: string) => ['my', 'talk', ticketId] as const,
     choices: ['my', 'choices'] as const,
     checks: ['my', 'checks'] as const,
     check: (sittingId: string) => ['my', 'check', sittingId] as const,
   },
   code: (code: string) => ['code', code] as const,
   children: ['children'] as const,
+  together: (readerId: string) => ['children', readerId, 'together'] as const,
 
   class: (classId: string) => ['class', classId] as const,
   roster: (classId: string) => ['roster', classId] as const,
@@ -39,6 +43,7 @@ export const keys = {
     one: (readerId: string | undefined) => ['reader', readerId] as const,
     evidence: (readerId: string) => ['reader', readerId, 'evidence'] as const,
     elsewhere: (readerId: string) => ['reader', readerId, 'elsewhere'] as const,
+    ownChoice: (readerId: string) => ['reader', readerId, 'own-choice'] as const,
     records: (readerId: string) => ['reader', readerId, 'records'] as const,
     record: (readerId: string, recordId: string) => ['reader', readerId, 'record', recordId] as const,
   },
@@ -98,7 +103,10 @@ export const keys = {
   streamClass: (course: string) => ['stream-class', course] as const,
   assignment: (assignmentId: string) => ['assignment', assignmentId] as const,
   ticket: (ticketId: string) => ['ticket', ticketId] as const,
+  talk: (assignmentId: string) => ['assignment', assignmentId, 'talk'] as const,
   marking: {
+    queue: (classId: string) => ['marking', classId, 'queue'] as const,
+    recommendations: (classId: string) => ['marking', classId, 'recommendations'] as const,
     tickets: (classId: string) => ['marking', classId] as const,
     recordings: (classId: string) => ['marking', classId, 'recordings'] as const,
   },

@@ -1,11 +1,15 @@
 import i18next from 'i18next';
 import en from 'virtual:language/en';
 import type { Api } from './api';
+import { chosenLanguage } from './deviceKeys';
+
+/** Adds what English must choose between on the pages of staff. */
+export const addEnglish = (more: Record<string, string>) =>
+  i18next.addResourceBundle('en', 'translation', more, true, true);
 
 /** A language the pages speak, as its file is called; xa is English made longer, to see whether the pages hold it. */
 export type Language = 'en' | 'es' | 'xa';
 
-const chosenHere = 'dc-language';
 const written: Record<Language, string> = { en: 'en-GB', es: 'es', xa: 'en-GB' };
 const byName: Record<Api<'Language'>, Exclude<Language, 'xa'>> = { English: 'en', Spanish: 'es' };
 const isLanguage = (code: string | null | undefined): code is Language => code != null && code in written;
@@ -45,7 +49,7 @@ const load: Partial<Record<Language, () => Promise<{ default: Record<string, str
 
 /** The language somebody reads in: what was chosen on this device, else their own, else the device's. */
 export function languageOf(session: Pick<Api<'SessionView'>, 'role' | 'language'>): Language {
-  const chosen = localStorage.getItem(chosenHere);
+  const chosen = localStorage.getItem(chosenLanguage);
   if (chosen === 'xa') return 'xa';
   // Teachers' pages speak English so far.
   if (session.role === 'Teacher') return 'en';
@@ -58,13 +62,19 @@ export function languageOf(session: Pick<Api<'SessionView'>, 'role' | 'language'
 /** Each language as it calls itself. */
 export const inOwnWords: Record<Exclude<Language, 'xa'>, string> = { en: 'English', es: 'Español' };
 
+/** The one language besides English that homes are written to in. */
+export const otherHomeLanguage = 'es' satisfies Language;
+
 /** The other language of a home that speaks two; null where it speaks English alone. */
 export const otherThan = (here: Language, home: Api<'Language'> | null) =>
   home === null || home === 'English' || here === 'xa' ? null : here === 'en' ? byName[home] : 'en';
 
-export const chooseLanguage = (language: Language) => localStorage.setItem(chosenHere, language);
+/** The language of a home, by its code. */
+export const homeOf = (home: Api<'Language'> | null) => (home === null ? 'en' : byName[home]);
+
+export const chooseLanguage = (language: Language) => localStorage.setItem(chosenLanguage, language);
 /** What one child chose is not for the next one on the device. */
-export const forgetLanguage = () => localStorage.removeItem(chosenHere);
+export const forgetLanguage = () => localStorage.removeItem(chosenLanguage);
 
 /** Speaks a language from now on; what is on the screen has to be drawn anew. */
 export async function speak(language: Language) {

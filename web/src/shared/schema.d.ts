@@ -3481,6 +3481,43 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/guardian/children/{readerId}/together': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['HomeTextView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/guardians': {
     parameters: {
       query?: never;
@@ -5253,6 +5290,68 @@ export interface paths {
           };
           content: {
             'application/json': components['schemas']['ChoiceRulesView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/own-choice': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OwnChoice'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OwnChoice'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OwnChoice'];
           };
         };
       };
@@ -7852,7 +7951,28 @@ export interface paths {
       };
     };
     post?: never;
-    delete?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MarkedView'];
+          };
+        };
+      };
+    };
     options?: never;
     head?: never;
     patch?: never;
@@ -7931,7 +8051,29 @@ export interface paths {
       };
     };
     post?: never;
-    delete?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          answerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MarkedView'];
+          };
+        };
+      };
+    };
     options?: never;
     head?: never;
     patch?: never;
@@ -8201,6 +8343,101 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/marking/queue': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ToMarkQuestion'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/me/kept-comments': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['KeptComments'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['KeptComments'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['KeptComments'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/my/tickets/{ticketId}/notes': {
     parameters: {
       query?: never;
@@ -8315,6 +8552,47 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/my/notes/{noteId}/reply': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          noteId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NoteAnswerRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Note'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/tickets/{ticketId}/notes': {
     parameters: {
       query?: never;
@@ -8382,6 +8660,261 @@ export interface paths {
           };
           content: {
             'application/json': components['schemas']['Note'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/ratings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Rating'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/ratings/{textId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RatingRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Rating'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/recommendations': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecommendationRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/recommendations/{readerId}/{textId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ApprovalRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecommendationRow'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/talk': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TalkedView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}/talk': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TalkView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TalkRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TalkView'];
           };
         };
       };
@@ -9829,6 +10362,14 @@ export interface components {
       done: components['schemas']['CheckedListView'];
       added: components['schemas']['SignInRow'][];
     };
+    /**
+     * @description Whether others see what a reader says of a text.
+     * @enum {unknown}
+     */
+    Approval: 'None' | 'Waiting' | 'Approved' | 'Kept';
+    ApprovalRequest: {
+      shown: boolean;
+    };
     AssignRequest: {
       readerIds: components['schemas']['ReaderId'][];
       textId?: null | components['schemas']['TextId'];
@@ -9862,6 +10403,9 @@ export interface components {
       inOrder?: null | boolean;
       ways?: null | components['schemas']['WayFor'][];
       share?: null | boolean;
+      talk?: null | boolean;
+      homeDirections?: null | string;
+      homeLanguage?: null | string;
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -9903,6 +10447,9 @@ export interface components {
       place: components['schemas']['WorkPlace'];
       results: components['schemas']['ResultsShown'];
       mayChange: boolean;
+      homeDirections: string;
+      homeLanguage: string;
+      talk: boolean;
       turnOf: null | components['schemas']['AssignmentId'];
       /** Format: int32 */
       turn: null | number;
@@ -10191,7 +10738,10 @@ export interface components {
       handedInAt: null | string;
       /** Format: date */
       dueOn: null | string;
-      score: null | components['schemas']['Probability'];
+      /** Format: int32 */
+      right: number;
+      /** Format: int32 */
+      asked: number;
       /** Format: double */
       minutes: number;
     };
@@ -10208,6 +10758,8 @@ export interface components {
       lastWeek: number;
       readings: components['schemas']['ChildReading'][];
       goals: components['schemas']['GoalStandingView'][];
+      pool: null | string[];
+      together: null | components['schemas']['TogetherView'];
     };
     /** @description One choice, one thing to put in order, or one half of a pair. */
     Choice: {
@@ -10225,6 +10777,11 @@ export interface components {
      * @enum {unknown}
      */
     ChoiceDepth: 'WithinReach' | 'OrEasier' | 'Any';
+    /**
+     * @description In which form a text is that a reader chooses.
+     * @enum {unknown}
+     */
+    ChoiceFormat: 'Any' | 'WithRecording' | 'Short';
     ChoiceRulesRequest: {
       open: boolean;
       depth?: null | components['schemas']['ChoiceDepth'];
@@ -10232,6 +10789,7 @@ export interface components {
       without?: null | string[];
       /** Format: int32 */
       mostOpen?: null | number;
+      format?: null | components['schemas']['ChoiceFormat'];
     };
     ChoiceRulesView: {
       open: boolean;
@@ -10240,12 +10798,15 @@ export interface components {
       without: string[];
       /** Format: int32 */
       mostOpen: number;
+      format: components['schemas']['ChoiceFormat'];
       topics: string[];
       /** Format: int32 */
       fewest: number;
       /** Format: int32 */
       most: number;
     };
+    /** @enum {unknown} */
+    ChoiceSort: 'Both' | 'Stories' | 'Others';
     ChoicesView: {
       open: boolean;
       /** Format: int32 */
@@ -10530,6 +11091,16 @@ export interface components {
     };
     /** @enum {unknown} */
     EarlierReading: 'Given' | 'UnderWay' | 'Read' | 'InLevelCheck';
+    EarlierView: {
+      /** Format: int32 */
+      round: number;
+      words: string;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      mark: null | number;
+      sentBack: string;
+    };
     EndingsView: {
       /** Format: int32 */
       readers: number;
@@ -10773,6 +11344,11 @@ export interface components {
     };
     /** @enum {unknown} */
     HomeLook: 'Pictures' | 'Words';
+    HomeTextView: {
+      title: string;
+      pages: string[][];
+      wordsToKnow: components['schemas']['MyWord'][];
+    };
     ImportConsent: {
       /** Format: int32 */
       typed?: null | number;
@@ -10944,6 +11520,9 @@ export interface components {
       /** Format: date-time */
       at: string;
     };
+    KeptComments: {
+      comments: string[];
+    };
     /** @description What a change would do to one kind of thing. */
     KindCounts: {
       kind: components['schemas']['RosterKind'];
@@ -11049,6 +11628,11 @@ export interface components {
       /** Format: double */
       depthError: number;
     };
+    /**
+     * @description How much a reader liked a text, from least to most.
+     * @enum {unknown}
+     */
+    Liking: 'NotForMe' | 'AllRight' | 'Good' | 'Favourite';
     /** @enum {unknown} */
     ListField:
       | 'None'
@@ -11442,7 +12026,9 @@ export interface components {
     MyResult: {
       id: components['schemas']['TicketId'];
       kind: components['schemas']['TaskKind'];
+      textId: components['schemas']['TextId'];
       title: string;
+      talk: boolean;
       score: null | components['schemas']['Probability'];
       /** Format: int32 */
       right: number;
@@ -11451,6 +12037,7 @@ export interface components {
       lines: components['schemas']['MyResultLine'][];
     };
     MyResultLine: {
+      questionId: components['schemas']['QuestionId'];
       stem: string;
       mark: components['schemas']['AttemptMark'];
       written: boolean;
@@ -11484,6 +12071,8 @@ export interface components {
       state: components['schemas']['TicketState'];
       title: string;
       directions: string;
+      homeDirections: string;
+      homeLanguage: string;
       comment: string;
       prompt: string;
       url: string;
@@ -11497,6 +12086,11 @@ export interface components {
       /** Format: int32 */
       mark: null | number;
       said: string;
+      talk: boolean;
+      together: boolean;
+      mayJoin: components['schemas']['PartnerView'][];
+      partners: components['schemas']['TicketId'][];
+      writtenWith: string[];
     };
     MyTerm: {
       /** Format: date */
@@ -11538,6 +12132,8 @@ export interface components {
       place: components['schemas']['WorkPlace'];
       reminded: boolean;
       directions: string;
+      homeDirections: string;
+      homeLanguage: string;
       score: null | components['schemas']['Probability'];
       /** Format: date-time */
       handedInAt: null | string;
@@ -11560,6 +12156,7 @@ export interface components {
       part: string;
       meaning: string;
       example: string;
+      atHome: null | string;
     };
     MyWordsShort: {
       /** Format: int32 */
@@ -11580,6 +12177,8 @@ export interface components {
       /** Format: int32 */
       page: number;
       directions: string;
+      homeDirections: string;
+      homeLanguage: string;
       depth: components['schemas']['Fathoms'];
       pages: string[][];
       words: components['schemas']['MyWord'][];
@@ -11589,6 +12188,8 @@ export interface components {
       sound: boolean;
       aloud: boolean;
       recording: null | components['schemas']['MyRecording'];
+      supports: components['schemas']['Supports'];
+      talk: boolean;
       mayChange: boolean;
     };
     /** @enum {unknown} */
@@ -11657,6 +12258,7 @@ export interface components {
       answeredAt: null | string;
       /** Format: date-time */
       answerSeenAt: null | string;
+      reply: string;
     };
     NoteAnswerRequest: {
       words?: null | string;
@@ -11687,6 +12289,8 @@ export interface components {
       questions: number;
       zone: components['schemas']['Zone'];
       picture: null | string;
+      because: null | string;
+      said: components['schemas']['RecommendedView'][];
     };
     OralView: {
       /** Format: int32 */
@@ -11703,6 +12307,16 @@ export interface components {
     OtherSchoolView: {
       id: components['schemas']['SchoolId'];
       name: string;
+    };
+    /** @description What one reader may choose otherwise than their class; what is null is as in the class. */
+    OwnChoice: {
+      open?: null | boolean;
+      depth?: null | components['schemas']['ChoiceDepth'];
+      sort?: null | components['schemas']['ChoiceSort'];
+      format?: null | components['schemas']['ChoiceFormat'];
+      /** Format: int32 */
+      mostOpen?: null | number;
+      pool?: null | components['schemas']['PoolShown'];
     };
     OwnDayRequest: {
       ticketIds: components['schemas']['TicketId'][];
@@ -11803,6 +12417,15 @@ export interface components {
        */
       atOnce?: null | number;
       by?: null | components['schemas']['WordPractice'];
+      /** @description Whether text and questions may be read aloud to the reader. */
+      readAloud?: null | boolean;
+      /** @description Whether choices are shown one at a time. */
+      oneChoice?: null | boolean;
+      /**
+       * Format: int32
+       * @description 0 usual, 1 larger, 2 largest.
+       */
+      textSize?: null | number;
     };
     PaperCopy: {
       id: components['schemas']['PaperId'];
@@ -11877,6 +12500,10 @@ export interface components {
       seconds: number;
       /** Format: double */
       score: null | number;
+    };
+    PartnerView: {
+      ticketId: components['schemas']['TicketId'];
+      name: string;
     };
     /**
      * @description What a one-time link is for.
@@ -12087,6 +12714,23 @@ export interface components {
       reason: components['schemas']['Message'];
       stops: boolean;
     };
+    /** @description A mark that an answer's own words speak for. It counts only where a person uses it. */
+    Proposal: {
+      /**
+       * Format: int32
+       * @description 0 to int Rubric.Most.
+       */
+      mark: number;
+      /** @description Words of the answer it goes by, as they stand there, in their order. */
+      words: string[];
+      /** @description Whether the answer gives a reason: because, so, since, if. */
+      reason: boolean;
+      /**
+       * Format: int32
+       * @description How many of its words that mean something are not the question's own.
+       */
+      own: number;
+    };
     ProposalRequest: {
       /** Format: int32 */
       groups: number;
@@ -12195,6 +12839,20 @@ export interface components {
       versions: components['schemas']['QuizVersionView'][];
       faults: components['schemas']['QuizFault'][];
     };
+    Rating: {
+      textId: components['schemas']['TextId'];
+      liking: components['schemas']['Liking'];
+      words: string;
+      approval: components['schemas']['Approval'];
+      /** Format: date-time */
+      at: string;
+    };
+    RatingRequest: {
+      liking: components['schemas']['Liking'];
+      words?: null | string;
+      /** Format: date-time */
+      at: string;
+    };
     ReadListView: {
       kind: string;
       notes: components['schemas']['Message'][];
@@ -12295,6 +12953,23 @@ export interface components {
       beforeMean: null | components['schemas']['Fathoms'];
       afterMean: null | components['schemas']['Fathoms'];
     };
+    RecommendationRow: {
+      readerId: components['schemas']['ReaderId'];
+      givenName: string;
+      familyName: string;
+      textId: components['schemas']['TextId'];
+      title: string;
+      liking: components['schemas']['Liking'];
+      words: string;
+      approval: components['schemas']['Approval'];
+      /** Format: date-time */
+      at: string;
+      approvedBy: null | string;
+    };
+    RecommendedView: {
+      name: string;
+      words: string;
+    };
     /** Format: uuid */
     RecordId: string;
     RecordRow: {
@@ -12390,6 +13065,7 @@ export interface components {
       practised?: null | components['schemas']['PractisedWord'][];
       /** Format: date-time */
       at: string;
+      partners?: null | components['schemas']['TicketId'][];
     };
     /** @enum {unknown} */
     ResultsShown: 'AtOnce' | 'WhenReleased';
@@ -12489,6 +13165,17 @@ export interface components {
       marks: string[];
       /** @description Answers as readers could give them. */
       samples: string[];
+    };
+    SaidAnswer: {
+      questionId: null | components['schemas']['QuestionId'];
+      stem: string;
+      ticketId: components['schemas']['TicketId'];
+      readerId: components['schemas']['ReaderId'];
+      givenName: string;
+      familyName: string;
+      words: string;
+      /** Format: date-time */
+      at: string;
     };
     SaidView: {
       key: string;
@@ -13134,6 +13821,18 @@ export interface components {
      * @description The id of a request to take readers into a class.
      */
     TakingInId: string;
+    TalkRequest: {
+      open: boolean;
+    };
+    TalkView: {
+      open: boolean;
+      answers: components['schemas']['SaidAnswer'][];
+    };
+    TalkedView: {
+      questionId: null | components['schemas']['QuestionId'];
+      name: string;
+      words: string;
+    };
     /** @description What a task without a text is about. It is kept as it was when it was given. */
     TaskContent: {
       /** @description What readers see in their lists. */
@@ -13163,6 +13862,11 @@ export interface components {
       list?: string;
       /** @description By what the words are asked. */
       by?: components['schemas']['WordPractice'];
+      /**
+       * @description Several readers may hand in one written answer.
+       * @default false
+       */
+      together: boolean;
     };
     /**
      * Format: uuid
@@ -13186,6 +13890,7 @@ export interface components {
       /** Format: int32 */
       atOnce?: null | number;
       by?: components['schemas']['WordPractice'];
+      together?: null | boolean;
     };
     /** @description A part of a school year that goals are set for; both days count. */
     Term: {
@@ -13239,6 +13944,10 @@ export interface components {
       results?: components['schemas']['ResultsShown'];
       /** @default false */
       mayChange: boolean;
+      /** @default false */
+      talk: boolean;
+      homeDirections?: null | string;
+      homeLanguage?: null | string;
     };
     /**
      * @description What keeps a text from being measured, or the measure from meaning much.
@@ -13433,6 +14142,43 @@ export interface components {
       secretKind: components['schemas']['SecretKind'];
       picture: string;
     };
+    ToMarkAnswer: {
+      ticketId: components['schemas']['TicketId'];
+      answerId: null | components['schemas']['AnswerId'];
+      readerId: components['schemas']['ReaderId'];
+      givenName: string;
+      familyName: string;
+      words: string;
+      /** Format: date-time */
+      at: string;
+      /** Format: date-time */
+      handedInAt: string;
+      state: components['schemas']['TicketState'];
+      /** Format: int32 */
+      mark: null | number;
+      comment: string;
+      writtenWith: null | components['schemas']['TicketId'];
+      earlier: components['schemas']['EarlierView'][];
+      proposal: null | components['schemas']['Proposal'];
+    };
+    ToMarkQuestion: {
+      key: string;
+      questionId: null | components['schemas']['QuestionId'];
+      textId: null | components['schemas']['TextId'];
+      assignmentId: components['schemas']['AssignmentId'];
+      title: string;
+      stem: string;
+      /** Format: int32 */
+      number: null | number;
+      strand: null | components['schemas']['Strand'];
+      rubric: null | components['schemas']['Rubric'];
+      proofs: {
+        [key: string]: string;
+      };
+      /** Format: date-time */
+      since: string;
+      answers: components['schemas']['ToMarkAnswer'][];
+    };
     ToMarkRow: {
       ticketId: components['schemas']['TicketId'];
       readerId: components['schemas']['ReaderId'];
@@ -13446,6 +14192,14 @@ export interface components {
       written: number;
       /** Format: int32 */
       marked: number;
+    };
+    TogetherView: {
+      textId: components['schemas']['TextId'];
+      title: string;
+      blurb: string;
+      /** Format: int32 */
+      words: number;
+      picture: null | string;
     };
     Transfer: {
       id: components['schemas']['TransferId'];
@@ -13630,6 +14384,8 @@ export interface components {
       changedAt: string;
       words: components['schemas']['ListedWord'][];
       rounds: number[];
+      topics: string[];
+      depth: null | components['schemas']['Fathoms'];
     };
     WordOfRecord: {
       /** Format: int32 */

@@ -1,14 +1,13 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { type Api, api, NoNetwork, ok, setToken } from './api';
+import { lastReader } from './deviceKeys';
 import { keys } from './keys';
 import { forgetLanguage } from './language';
 
 export type Session = Api<'SessionView'>;
 
 // A reader's page opens without a network as theirs for as long as a session lasts.
-// The number goes up when a kept session could no longer be read.
-const lastReader = 'dc-reader-2',
-  toEnd = 'dc-to-end',
+const toEnd = 'dc-to-end',
   lasts = 12 * 3600_000;
 
 function remember(session: Session) {

@@ -1,10 +1,13 @@
+import more from 'virtual:language/en-staff';
 import i18next from 'i18next';
 import { afterEach, describe, expect, it } from 'vitest';
-import { lengthened, speak } from './language';
+import { addEnglish, lengthened, speak } from './language';
 import { ticketWords, type TicketState } from './ticketStates';
 import { named, say, t } from './words';
 
 afterEach(() => speak('en'));
+
+addEnglish(more);
 
 describe('sentences', () => {
   it('fills in values as they are', () => {

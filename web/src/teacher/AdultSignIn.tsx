@@ -1,3 +1,4 @@
+import './english';
 import { Link, useNavigate } from 'react-router';
 import { api, ok } from '../shared/api';
 import { useSignInBy } from '../shared/session';

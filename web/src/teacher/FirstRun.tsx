@@ -1,3 +1,4 @@
+import './english';
 import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { api, ok } from '../shared/api';

@@ -1,3 +1,4 @@
+import './english';
 import { Suspense, useEffect } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import type { Session } from '../shared/session';

@@ -1,5 +1,6 @@
 import { cva, cx, type VariantProps } from 'class-variance-authority';
 import { useId, type ComponentProps } from 'react';
+import { bigField } from './looks';
 
 /** The reader's screens: no letter below 18 px, no target below 44 px. A page is an island, and its waterlines fade. */
 
@@ -78,7 +79,10 @@ export const pageLook = cva(
           'group-data-[size=2]/size:text-[31px] group-data-[size=2]/size:leading-[52px] ' +
           '[&_h2]:[font-family:inherit] [&_h2]:text-[25px] [&_h2]:leading-9 [&_h2]:font-bold [&_h2]:text-pretty',
         aside: 'px-5.5 pt-4.5 pb-5 text-xl leading-7.5 border-dashed [&_h2]:text-xl ' + '[&_h2]:font-bold',
-        door: 'grid w-180 gap-4 px-11 pt-7.5 pb-8 font-ui text-xl leading-7.5 [&_h2]:text-[26px] [&_h2]:leading-9',
+        door:
+          'grid w-180 gap-4 px-11 pt-7.5 pb-8 font-ui text-xl leading-7.5 [&_h2]:text-[26px] [&_h2]:leading-9 ' +
+          'group-data-[size=1]/size:text-[26px] group-data-[size=1]/size:leading-[44px] ' +
+          'group-data-[size=2]/size:text-[31px] group-data-[size=2]/size:leading-[52px]',
         maze: 'w-200 px-11 pt-7.5 pb-8 text-[22px] leading-[37px] [&_h2]:mb-3',
       },
       water: {
@@ -94,23 +98,6 @@ export const pageLook = cva(
   },
 );
 export type PageLook = VariantProps<typeof pageLook>;
-
-/** A small island: a door, a card of what is next. */
-export const islandLook = cva(
-  'rounded-xl border-[1.5px] border-ink bg-paper max-md:px-5 max-md:py-6 [&_h1]:text-[26px] [&_h1]:leading-9',
-  {
-    variants: {
-      kind: {
-        door: 'grid justify-items-center gap-4 px-12 py-8 shadow-island',
-        wide: 'grid w-[min(920px,100%)] justify-items-center gap-4 px-12 py-8 shadow-island',
-        next:
-          'mx-5.5 mt-8.5 mb-11 grid justify-items-start gap-2.5 px-8 pt-6.5 pb-7.5 shadow-islet ' +
-          '[&_h2]:text-2xl [&_h3]:text-2xl',
-      },
-    },
-    defaultVariants: { kind: 'door' },
-  },
-);
 
 /** The text as a second sheet under the question; its edge is always in sight. */
 export const textSheet = cva(
@@ -148,15 +135,6 @@ export const BigMark = ({ several = false, ...rest }: ComponentProps<'input'> & 
     {...rest}
   />
 );
-
-const bigField = cva('rounded-md border-[1.5px] border-soft bg-paper px-3', {
-  variants: {
-    kind: {
-      code: 'h-16 w-65 text-center text-[32px] font-bold tracking-[0.12em]',
-      name: 'h-13 w-75 text-[22px] font-medium',
-    },
-  },
-});
 
 /** A field a reader types their name, code or secret into. Where the page's title asks for it, its label is only read out. */
 export function BigField({

@@ -3,7 +3,10 @@ import { CaretRight, Clock } from '@phosphor-icons/react';
 import { Link } from 'react-router';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
-import { Directions, islandLook } from '../../ui/Reader';
+import { Directions } from '../../ui/Reader';
+import { islandLook } from '../../ui/looks';
+import { directionsOf } from '../../shared/directions';
+import { DirectionsOf } from '../DirectionsOf';
 import { PutBack } from '../PutBack';
 import { toTicket, type MyTicket } from '../queries';
 import { RefusedNote } from '../RefusedNote';
@@ -66,7 +69,7 @@ export function Asked({ open, today, isNew }: { open: MyTicket[]; today: string;
                   {k.reminded && <Reminder />}
                   {k.state === 'SentBack' && <span>{t('Your teacher sent this back.')}</span>}
                   <Facts k={k} today={today} />
-                  {k.directions && <span className="text-soft line-clamp-2">{k.directions}</span>}
+                  {k.directions && <span className="text-soft line-clamp-2">{directionsOf(k).words}</span>}
                 </span>
                 <CaretRight size={24} aria-hidden />
               </Link>
@@ -135,7 +138,7 @@ function Next({ ticket: next, today, fresh }: { ticket: MyTicket | undefined; to
         ) : (
           <p>{next.blurb}</p>
         )}
-        {next.directions && <Directions>{next.directions}</Directions>}
+        <DirectionsOf of={next} />
         <p>
           {[lengthWords(next), ...terms(next)].filter(Boolean).join(' · ')}
           {next.state === 'UnderWay' && next.answered > 0 && ` ${t('What you answered is kept.')}`}

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { dayOf } from '../../shared/format';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
-import { islandLook } from '../../ui/Reader';
+import { islandLook } from '../../ui/looks';
 import { useMyChecks } from '../check/checkQueries';
 
 /** Level checks stand on top. */

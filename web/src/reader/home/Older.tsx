@@ -3,18 +3,15 @@ import { Plus, SignOut } from '@phosphor-icons/react';
 import { Link } from 'react-router';
 import { LanguageSwitch } from '../../shared/LanguageSwitch';
 import { dayOf } from '../../shared/format';
-import { part } from '../../shared/part';
 import type { Session } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { PageTitle } from '../../ui/PageTitle';
 import { ReaderBar, ReaderPage } from '../../ui/Reader';
 import { KeptNote } from '../KeptNote';
+import { OwnColumns } from './own';
 import type { Home, MyTicket } from '../queries';
 import { Asked } from './Asked';
-
-/** What is asked is there first; what is the reader's own comes after it. */
-const OwnColumns = part(() => import('./OwnColumns'));
 
 /** The home of those who read: what is asked lies in the water, what is their own on paper. */
 export default function Older({

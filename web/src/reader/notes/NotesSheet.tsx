@@ -70,7 +70,7 @@ export function NotesSheet({
               <span className="border-depth-5 line-clamp-3 border-l-3 pl-2.5 font-serif">{n.quote}</span>
               {n.words && <span className="block wrap-anywhere">{n.words}</span>}
             </button>
-            {n.answer && <Answer note={n} />}
+            {n.answer && <Answer note={n} reply={of.reply} />}
           </li>
         ))}
       </ul>
@@ -97,7 +97,7 @@ function Writing({ of, marked, done }: { of: ReturnType<typeof useNotes>; marked
       {note?.answer ? (
         <>
           <p className="wrap-anywhere">{note.words}</p>
-          <Answer note={note} />
+          <Answer note={note} reply={of.reply} />
         </>
       ) : (
         <>
@@ -130,15 +130,48 @@ function Writing({ of, marked, done }: { of: ReturnType<typeof useNotes>; marked
   );
 }
 
-/** What the teacher said to a note; with this it has been seen. */
-function Answer({ note: n }: { note: Pick<Note, 'id' | 'answer' | 'answeredBy' | 'answerSeenAt'> }) {
+/** What the teacher said to a note, which has been seen with this; the reader can say something to it. */
+function Answer({ note: n, reply }: { note: Note; reply: (noteId: string, words: string) => Promise<void> }) {
+  const [words, setWords] = useState<string | null>(null);
   useEffect(() => {
     if (n.answerSeenAt === null)
       void ok(api.POST('/my/notes/{noteId}/seen', { params: { path: { noteId: n.id } } })).catch(() => undefined);
   }, [n.id, n.answerSeenAt]);
   return (
-    <p className="border-ink bg-sand border-l-4 border-double px-3 py-1.5 wrap-anywhere">
-      <b>{n.answeredBy ?? t('Your teacher')}</b>: {n.answer}
-    </p>
+    <>
+      <p className="border-ink bg-sand border-l-4 border-double px-3 py-1.5 wrap-anywhere">
+        <b>{n.answeredBy ?? t('Your teacher')}</b>: {n.answer}
+      </p>
+      {n.reply && words === null && (
+        <p className="py-1.5 wrap-anywhere">
+          <b>{t('You')}</b>: {n.reply}
+        </p>
+      )}
+      {words === null ? (
+        <Button size="reader" onClick={() => setWords(n.reply)}>
+          {n.reply ? t('Change what you wrote back') : t('Write back')}
+        </Button>
+      ) : (
+        <>
+          <TextArea
+            label={t('What you want to say back')}
+            size="reader"
+            rows={3}
+            maxLength={2000}
+            value={words}
+            set={setWords}
+          />
+          <Button
+            size="reader"
+            onClick={() => {
+              void reply(n.id, words.trim());
+              setWords(null);
+            }}
+          >
+            {t('Send')}
+          </Button>
+        </>
+      )}
+    </>
   );
 }

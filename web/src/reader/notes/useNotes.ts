@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ok, type Api } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { getKept } from '../offline/kept';
-import { keptNotes, sendNote, useOutbox } from '../offline/outbox';
+import { keptNoteReplies, keptNotes, sendNote, sendNoteReply, useOutbox } from '../offline/outbox';
 
 export type Note = Api<'Note'>;
 
@@ -20,6 +20,7 @@ export function useNotes(ticketId: string) {
   const said = useQuery(notesOf(ticketId)).data ?? [];
   useOutbox();
   const waiting = keptNotes(ticketId);
+  const replies = keptNoteReplies(ticketId);
   const notes = [
     ...said.map((n) => {
       const newer = waiting.get(n.id);
@@ -38,8 +39,11 @@ export function useNotes(ticketId: string) {
         answeredBy: null,
         answeredAt: null,
         answerSeenAt: null,
+        reply: '',
       })),
-  ].filter((n) => !n.removed);
+  ]
+    .filter((n) => !n.removed)
+    .map((n) => ({ ...n, reply: replies.get(n.id) ?? n.reply }));
   const put = async (note: { id: string; page: number; quote: string; words: string }, removed = false) => {
     const kept = await sendNote(ticketId, note.id, {
       page: note.page,
@@ -50,5 +54,9 @@ export function useNotes(ticketId: string) {
     }).catch(() => null);
     if (kept) client.setQueryData(keys.my.notes(ticketId), kept);
   };
-  return { notes, put };
+  const reply = async (noteId: string, words: string) => {
+    const kept = await sendNoteReply(ticketId, noteId, words).catch(() => null);
+    if (kept) client.setQueryData(keys.my.notes(ticketId), kept);
+  };
+  return { notes, put, reply };
 }

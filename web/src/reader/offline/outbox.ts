@@ -68,6 +68,23 @@ export const keptNotes = (ticketId: string) =>
 export const sendNote = (ticketId: string, id: string, body: Sent<'note'>) =>
   send({ id: noteId(id), about: ticketId, kind: 'note', params: { path: { ticketId, noteId: id } }, body });
 
+const noteReplyId = (id: string) => `${id}-note-reply`;
+/** What was said to teachers' answers here and is not yet sent, by note. */
+export const keptNoteReplies = (ticketId: string) =>
+  new Map(
+    waitingFor(ticketId)
+      .filter((k) => k.kind === 'note-reply')
+      .map((k) => [k.id.slice(0, -noteReplyId('').length), (k.body as { words: string }).words] as const),
+  );
+export const sendNoteReply = (ticketId: string, id: string, words: string) =>
+  send({
+    id: noteReplyId(id),
+    about: ticketId,
+    kind: 'note-reply',
+    params: { path: { noteId: id } },
+    body: { words },
+  });
+
 /** What else is the reader's own and belongs to no text goes in its own lanes. */
 const ownWords = 'own-words';
 interface WordKept {
@@ -114,6 +131,16 @@ export const keptReadings = () =>
   new Map(waiting.filter((k) => k.kind === 'read' && !k.refused).map((k) => [k.id, k.body as Sent<'read'>] as const));
 export const sendReading = (id: string, body: Sent<'read'>) =>
   send({ id, about: 'own-readings', kind: 'read', params: { path: { ownReadingId: id } }, body });
+
+/** What the reader thinks of texts and is not yet sent, by text. */
+export const keptRatings = () =>
+  new Map(
+    waiting
+      .filter((k) => k.kind === 'rated' && !k.refused)
+      .map((k) => [k.id.slice(0, -'-rated'.length), k.body as Sent<'rated'>] as const),
+  );
+export const sendRating = (textId: string, body: Sent<'rated'>) =>
+  send({ id: `${textId}-rated`, about: 'ratings', kind: 'rated', params: { path: { textId } }, body });
 
 /** Answers of a ticket that are kept here and not yet sent, by question; of several tries the last. */
 export const keptAnswers = (ticketId: string) =>
@@ -229,9 +256,11 @@ const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
   spell: 'Reading',
   open: 'Reading',
   note: 'Reading',
+  'note-reply': 'Reading',
   'kept-word': 'Reading',
   tried: 'Reading',
   read: 'Reading',
+  rated: 'Reading',
   recording: 'Recording',
   'hand-in': 'HandIn',
 };

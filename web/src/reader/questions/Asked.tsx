@@ -1,9 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { sentence } from '../../shared/api';
-import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { send } from '../offline/outbox';
 import { letters, type Work } from '../queries';
+import { useSupports } from '../supports';
+import { Talk } from '../talk/Talk';
 import { emptyDraft, draftKey, ready, type Draft, type Question } from './draft';
 import { Hear } from './Hear';
 import { isWritten, ways } from './kinds';
@@ -30,7 +31,7 @@ type Props = {
 
 /** One question, whatever its kind: what is asked, a way to answer, and what is said to the answer. */
 export function Asked({ work, q, kept, said, before, aside = false, takesFocus = false }: Props) {
-  const one = useSession().data?.supports?.oneChoice ?? false;
+  const one = useSupports().oneChoice;
   const [draft, setDraft] = useState<Draft>(() => emptyDraft(work.id, q));
   const [error, setError] = useState('');
   const [sending, setSending] = useState(false);
@@ -105,6 +106,7 @@ export function Asked({ work, q, kept, said, before, aside = false, takesFocus =
       <div className="font-ui text-reader mt-3 min-h-2" role="status">
         {lastTry && !kept && <Feedback q={q} open={open} />}
       </div>
+      {work.talk && isWritten(q) && q.attempts.length > 0 && <Talk ticketId={work.id} questionId={q.id} />}
       {error && <Say role="alert">{error}</Say>}
       {open && (
         <Row end>

@@ -1,14 +1,17 @@
 import { Pause, Play } from '@phosphor-icons/react';
-import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
+import { useSupports } from '../supports';
 import { useReadAloud } from '../useReadAloud';
 import type { Shown } from './draft';
 import { Button } from '../../ui/Button';
 
 /** Reads a question with its choices to a reader who is given that, by a voice. */
-export function Hear({ q }: { q: Shown }) {
-  const given = useSession().data?.supports?.readAloud ?? false;
-  const aloud = useReadAloud([q.stem, ...q.choices, ...q.rights].join('. '));
+export const Hear = ({ q }: { q: Shown }) => <HearWords words={[q.stem, ...q.choices, ...q.rights].join('. ')} />;
+
+/** Reads something to a reader who is given that. */
+export function HearWords({ words }: { words: string }) {
+  const given = useSupports().readAloud;
+  const aloud = useReadAloud(words);
   if (!given || !aloud.can) return null;
   return (
     <p className="mb-3.5">

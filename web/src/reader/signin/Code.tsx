@@ -1,18 +1,20 @@
-import { useState, type FormEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ok, sentence } from '../../shared/api';
+import { forgetTyped, typedEarly } from '../../shared/early';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { PageTitle } from '../../ui/PageTitle';
-import { BigField, islandLook, Say } from '../../ui/Reader';
+import { BigField, Say } from '../../ui/Reader';
+import { islandLook } from '../../ui/looks';
 
 /** The class code, typed. */
 export function Code() {
-  const [code, setCode] = useState('');
+  const [typed] = useState(typedEarly);
+  const [code, setCode] = useState(typed.code);
   const [error, setError] = useState('');
   const navigate = useNavigate();
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
+  const go = async () => {
     try {
       await ok(api.GET('/session/class/{code}', { params: { path: { code: code.trim() || '-' } } }));
       await navigate(`/read/${encodeURIComponent(code.trim())}`);
@@ -20,8 +22,21 @@ export function Code() {
       setError(sentence(problem));
     }
   };
+  // Sent before this page had come: it goes on from there.
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => {
+    forgetTyped();
+    if (typed.sent) form.current?.requestSubmit();
+  }, [typed]);
   return (
-    <form className={islandLook()} onSubmit={(e) => void submit(e)}>
+    <form
+      ref={form}
+      className={islandLook()}
+      onSubmit={(e) => {
+        e.preventDefault();
+        void go();
+      }}
+    >
       <PageTitle>{t('Class code')}</PageTitle>
       <BigField
         label={t('Class code')}

@@ -4,7 +4,8 @@ import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { PageTitle } from '../../ui/PageTitle';
-import { BigField, islandLook, Say } from '../../ui/Reader';
+import { BigField, Say } from '../../ui/Reader';
+import { islandLook } from '../../ui/looks';
 
 /** A reader who is not on the roster yet asks to be let in. */
 export function Join({ code, back }: { code: string; back: () => void }) {

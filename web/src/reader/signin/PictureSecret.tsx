@@ -6,7 +6,8 @@ import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { PageTitle } from '../../ui/PageTitle';
-import { islandLook, Say, tile } from '../../ui/Reader';
+import { Say, tile } from '../../ui/Reader';
+import { islandLook } from '../../ui/looks';
 import { useTry } from './useTry';
 
 /** Three pictures, tapped in their order. */

@@ -1,29 +1,35 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { Face } from '../../shared/Picture';
 import { keys } from '../../shared/keys';
+import { fetchWhenIdle } from '../../shared/part';
 import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { PageTitle } from '../../ui/PageTitle';
-import { islandLook, Say, tile } from '../../ui/Reader';
+import { Say, tile } from '../../ui/Reader';
+import { doorPage, islandLook } from '../../ui/looks';
+import { OwnColumns } from '../home/own';
+import { Older, Young } from '../home/parts';
+import { Reading } from '../parts';
+import { ReaderSide } from '../side';
 import { BackToDesk } from './BackToDesk';
 import { Code } from './Code';
 import { Join } from './Join';
 import { PictureSecret } from './PictureSecret';
 import { TypedSecret } from './TypedSecret';
 
+const first = [ReaderSide, Older, OwnColumns, Young, Reading];
+
 /** Class code, then the own name tile, then the secret. */
 export default function ReaderSignIn() {
   const { code } = useParams();
-  return (
-    <main className="bg-depth-2 text-reader grid min-h-screen place-items-center px-6 py-12">
-      {code ? <Tiles code={code} /> : <Code />}
-    </main>
-  );
+  // While a code is typed and pictures are tapped, the home comes.
+  useEffect(() => fetchWhenIdle(first), []);
+  return <main className={doorPage}>{code ? <Tiles code={code} /> : <Code />}</main>;
 }
 
 function Tiles({ code }: { code: string }) {

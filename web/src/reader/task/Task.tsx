@@ -1,20 +1,24 @@
 import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Session } from '../../shared/session';
+import { listed } from '../../shared/format';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { PageTitle } from '../../ui/PageTitle';
 import { Directions, pageLook, ReaderBar, ReaderSide, Water, Written } from '../../ui/Reader';
 import { Show } from '../../ui/Show';
+import { DirectionsOf } from '../DirectionsOf';
 import { KeptNote } from '../KeptNote';
 import { handInWaits, sendOpened, useOutbox } from '../offline/outbox';
 import { finished } from '../queries';
 import { PapersLink } from '../papers/PapersLink';
 import { RefusedNote } from '../RefusedNote';
+import { useSupportsOf } from '../supports';
+import { Talk } from '../talk/Talk';
 import { ToMyReading } from '../ToMyReading';
 import { LinkTask } from './LinkTask';
-import { replyOf, useTask, type Task as TaskData } from './useTask';
+import { replyOf, usePartners, useTask, type Task as TaskData } from './useTask';
 import { WordsTask } from './WordsTask';
 import { WrittenTask } from './WrittenTask';
 
@@ -25,6 +29,7 @@ type Way = keyof typeof ways;
 export default function Task({ session }: { session: Session }) {
   const { ticketId = '' } = useParams();
   const task = useTask(ticketId);
+  useSupportsOf(task.data?.supports);
   useOutbox();
   return (
     <Show query={task}>
@@ -59,7 +64,7 @@ function Doing({ task }: { task: TaskData }) {
           <Directions>{task.comment}</Directions>
         </>
       )}
-      {task.directions && <Directions>{task.directions}</Directions>}
+      <DirectionsOf of={task} />
       <Do task={task} />
     </article>
   );
@@ -68,6 +73,7 @@ function Doing({ task }: { task: TaskData }) {
 /** What became of it. */
 function Finished({ task }: { task: TaskData }) {
   const { words, practised } = replyOf(task);
+  const { wroteIt } = usePartners(task);
   const atOnce = practised.filter((p) => p.known && p.tries === 1).length;
   return (
     <article className={pageLook({ kind: 'door', letters: 'ui' })}>
@@ -82,6 +88,8 @@ function Finished({ task }: { task: TaskData }) {
             </p>
           )}
           <Written>{words}</Written>
+          {wroteIt.length > 0 && <p>{t('You handed this in with {{names}}.', { names: listed(wroteIt) })}</p>}
+          {task.talk && !handInWaits(task.id) && <Talk ticketId={task.id} questionId={null} />}
         </>
       )}
       {task.kind === 'Words' && (

@@ -16,12 +16,24 @@ export const taskOf = (ticketId: string) => ({
 });
 export const useTask = (ticketId: string) => useQuery(taskOf(ticketId));
 
+/** Who can hand in the same answer, and who has. */
+export const usePartners = (task: Task) =>
+  useQuery({
+    queryKey: keys.my.partners(task.id),
+    enabled: task.together,
+    queryFn: () =>
+      getKept(`/my/tasks/${task.id}/partners`, () =>
+        ok(api.GET('/my/tasks/{ticketId}/partners', { params: { path: { ticketId: task.id } } })),
+      ),
+  }).data ?? { mayJoin: [], wroteIt: [] };
+
 /** What its reader has written and practised: from the server, or kept on this device and not yet sent. */
-export function replyOf(task: Task): { words: string; practised: Practised[] } {
+export function replyOf(task: Task): { words: string; practised: Practised[]; partners: string[] } {
   const kept = keptReply(task.id);
   return {
     words: kept?.words ?? task.written,
     practised: joined(task.practised, kept?.practised ?? []),
+    partners: kept?.partners ?? task.partners,
   };
 }
 
@@ -30,16 +42,16 @@ export function useReply(task: Task) {
   const client = useQueryClient();
   const [error, setError] = useState('');
   const [busy, setBusy] = useState(false);
-  const keep = async (words: string, practised: Practised[]) => {
+  const keep = async (words: string, practised: Practised[], partners: string[] = []) => {
     // Whoever leaves and comes back finds it, also while the server does not know it yet.
-    client.setQueryData<Task>(keys.my.task(task.id), (now) => now && { ...now, written: words, practised });
+    client.setQueryData<Task>(keys.my.task(task.id), (now) => now && { ...now, written: words, practised, partners });
     try {
       const next = await send({
         id: `${task.id}-reply`,
         about: task.id,
         kind: 'reply',
         params: { path: { ticketId: task.id } },
-        body: { words, practised, at: new Date().toISOString() },
+        body: { words, practised, partners, at: new Date().toISOString() },
       });
       if (next) client.setQueryData<Task>(keys.my.task(task.id), next);
       setError('');

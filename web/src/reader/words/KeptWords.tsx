@@ -131,6 +131,7 @@ function Round({
         part: '',
         meaning: w.meaning,
         example: w.example,
+        atHome: null,
       }),
     ),
   }));

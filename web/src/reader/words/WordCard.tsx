@@ -1,5 +1,7 @@
 import { BookmarkSimple, X } from '@phosphor-icons/react';
 import { cx } from 'class-variance-authority';
+import { homeOf, inOwnWords } from '../../shared/language';
+import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import type { Work } from '../queries';
@@ -16,6 +18,7 @@ export function WordCard({
   close: () => void;
 }) {
   const kept = useKept();
+  const home = homeOf(useSession().data?.language ?? null);
   const there = kept.words.some((w) => w.text === word.text);
   return (
     <aside
@@ -35,6 +38,10 @@ export function WordCard({
         <X size={24} aria-hidden />
       </button>
       <p>{word.meaning}</p>
+      {word.atHome && <p lang={home}>{word.atHome}</p>}
+      {word.atHome === '' && (
+        <p className="text-soft">{t('Not yet in {{language}}.', { language: inOwnWords[home] })}</p>
+      )}
       <p className="border-line mt-2 mb-3 border-t pt-2">{word.example}</p>
       <Button
         look={there ? undefined : 'main'}

@@ -40,6 +40,7 @@ export function AssignDialog(props: Giving) {
             tries: how.kind !== 'Recording',
             onTheWay: how.kind === 'Text' && texts.some((x) => x.onTheWay > 0),
             aloud: how.kind === 'Text',
+            supports: true,
           }}
         />
         <h3>{t('What happens')}</h3>

@@ -10,6 +10,7 @@ import { ticketWords } from '../../shared/ticketStates';
 import { phrase, t } from '../../shared/words';
 import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
+import { TalkPanel } from './TalkPanel';
 import { Button } from '../../ui/Button';
 import { ListPage, Notice, PageHead } from '../../ui/Page';
 import { Show } from '../../ui/Show';
@@ -124,6 +125,7 @@ export default function Assignment() {
             name={(k) => called(k.readerId, k.givenName)}
             counted={(_, count) => t('{{count}} readers', { count })}
           />
+          <TalkPanel assignmentId={a.id} mayChange={data.mayAssign} />
         </ListPage>
       )}
     </Show>

@@ -15,7 +15,7 @@ interface Props {
   of: { how: How; setHow: (change: Partial<How>) => void; error: unknown; readers: ReaderRow[] };
   data: ClassData;
   /** What can differ besides the day it is due. */
-  fields: { tries?: boolean; onTheWay?: boolean; aloud?: boolean; words?: boolean };
+  fields: { tries?: boolean; onTheWay?: boolean; aloud?: boolean; words?: boolean; supports?: boolean };
 }
 
 const mostWays = 12;
@@ -89,6 +89,33 @@ function WayFields({
       )}
       {fields.aloud && (
         <Select label={t('Read aloud')} value={way.aloud} set={(aloud) => put({ aloud })} options={yesOrNo()} />
+      )}
+      {fields.supports && (
+        <>
+          <Select
+            label={t('Voice reads to them')}
+            value={way.readAloud}
+            set={(readAloud) => put({ readAloud })}
+            options={yesOrNo()}
+          />
+          <Select
+            label={t('One choice at a time')}
+            value={way.oneChoice}
+            set={(oneChoice) => put({ oneChoice })}
+            options={yesOrNo()}
+          />
+          <Select
+            label={t('Text size')}
+            value={way.textSize}
+            set={(textSize) => put({ textSize })}
+            options={[
+              same(),
+              { value: '0', label: t('Usual') },
+              { value: '1', label: t('Larger') },
+              { value: '2', label: t('Largest') },
+            ]}
+          />
+        </>
       )}
       {fields.words && (
         <>

@@ -72,6 +72,16 @@ export function HowFields({ of: { how, setHow, error }, today, classId, tries }:
         placeholder={t('Optional')}
         set={(directions) => setHow({ directions })}
       />
+      {how.directions !== '' && (
+        <TextField
+          label={t('Directions in Spanish, for homes that speak it')}
+          error={fieldOf(error, 'homeDirections')}
+          maxLength={500}
+          value={how.homeDirections}
+          placeholder={t('Optional')}
+          set={(homeDirections) => setHow({ homeDirections })}
+        />
+      )}
       <FieldRow>
         <TextField
           label={t('Heading for readers')}

@@ -29,6 +29,11 @@ export function ReaderNotes({ ticketId, mayAnswer }: { ticketId: string; mayAnsw
               {!n.words && ` · ${t('marked, no note')}`}
             </p>
             {n.words && <p className="wrap-anywhere whitespace-pre-wrap">{n.words}</p>}
+            {n.reply && (
+              <p className="border-depth-5 border-l-3 pl-2.5 wrap-anywhere">
+                {t('The reader wrote back:')} {n.reply}
+              </p>
+            )}
             {mayAnswer && <Answering key={n.answer} note={n} ticketId={ticketId} />}
             {!mayAnswer && n.answer && (
               <p>

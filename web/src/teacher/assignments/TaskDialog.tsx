@@ -16,7 +16,7 @@ import { DifferentForSome } from './DifferentForSome';
 import { whomOptions } from './how';
 import { HowFields } from './HowFields';
 import { LookFirst } from './LookFirst';
-import { practiceOptions } from './terms';
+import { practiceOptions, talkWords } from './terms';
 import { useTaskGiving, type TaskDraft, type TaskGiving } from './useTaskGiving';
 
 /** Gives something to do without a text: words to practise, a prompt to write about, a link to follow. */
@@ -61,6 +61,16 @@ export function TaskDialog({
           set={(title) => setTask({ title })}
         />
         {task.kind === 'Written' && (
+          <>
+            <Checkbox checked={giving.how.talk} set={(talk) => giving.setHow({ talk })}>
+              {t(talkWords)}
+            </Checkbox>
+            <Checkbox checked={task.together} set={(together) => setTask({ together })}>
+              {t('Several readers can hand in one answer together')}
+            </Checkbox>
+          </>
+        )}
+        {task.kind === 'Written' && (
           <TextArea
             label={t('Prompt')}
             error={fieldOf(error, 'prompt')}
@@ -89,7 +99,7 @@ export function TaskDialog({
         />
         <AlsoIn of={also} />
         <HowFields of={giving} today={data.today} classId={data.id} tries={false} />
-        <DifferentForSome of={giving} data={data} fields={{ words: task.kind === 'Words' }} />
+        <DifferentForSome of={giving} data={data} fields={{ words: task.kind === 'Words', supports: true }} />
         <LookFirst notes={giving.notes.data} />
         {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <DialogFoot>

@@ -4,7 +4,8 @@ import { phrase, t } from '../../shared/words';
 import { MarkField } from './MarkField';
 import { Replies } from './Replies';
 
-const marks = [
+/** What 0 to 3 mean where nobody has said it for the question. */
+export const usualMarks = [
   phrase('does not answer it'),
   phrase('answers a little of it'),
   phrase('answers most of it'),
@@ -32,7 +33,7 @@ export function TaskReply({ x }: { x: Api<'TicketView'> }) {
           key={latest.round}
           mark={latest.reply.mark ?? null}
           said={latest.reply.comment}
-          words={marks.map((m) => t(m))}
+          words={usualMarks.map((m) => t(m))}
           may={x.mayMark}
           put={(mark, comment) =>
             ok(

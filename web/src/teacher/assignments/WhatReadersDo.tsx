@@ -6,7 +6,7 @@ import { Checkbox } from '../../ui/Checkbox';
 import { ErrorText } from '../../ui/Field';
 import { Select } from '../../ui/Select';
 import type { TextKind } from './how';
-import { optionsOf } from './terms';
+import { optionsOf, talkWords } from './terms';
 import type { Giving, GivingState } from './useGiving';
 
 const words: Record<TextKind, Phrase> = {
@@ -40,6 +40,13 @@ export function WhatReadersDo({ of, texts }: { of: GivingState; texts: Giving['t
         <p>
           <Checkbox checked={how.mayChange} set={(mayChange) => setHow({ mayChange })}>
             {t('Readers may change to another version within reach')}
+          </Checkbox>
+        </p>
+      )}
+      {how.kind !== 'Recording' && (
+        <p>
+          <Checkbox checked={how.talk} set={(talk) => setHow({ talk })}>
+            {t(talkWords)}
           </Checkbox>
         </p>
       )}

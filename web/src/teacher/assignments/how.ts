@@ -1,4 +1,5 @@
 import { addDays } from '../../shared/days';
+import { otherHomeLanguage } from '../../shared/language';
 import type { TaskKind } from '../../shared/taskKinds';
 import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
@@ -51,6 +52,8 @@ export interface How {
   results: Terms['results'];
   attempts: number;
   directions: string;
+  /** The same in the language of homes that speak another. */
+  homeDirections: string;
   heading: string;
   note: string;
   onTheWay: boolean;
@@ -61,6 +64,8 @@ export interface How {
   questions: string[] | null;
   /** Readers may change to another version within reach. */
   mayChange: boolean;
+  /** Readers see one another's written answers when they have answered. */
+  talk: boolean;
   /** Of several, each opens when the one before is handed in. */
   inOrder: boolean;
   /** Also in the class's stream, where it has one. */
@@ -87,11 +92,13 @@ function wayOf(data: ClassData): How {
     closesOn: '',
     need: 'Required',
     directions: '',
+    homeDirections: '',
     heading: '',
     note: '',
     kind: 'Text',
     questions: null,
     mayChange: false,
+    talk: false,
     inOrder: false,
     ways: [],
     ...usual,
@@ -123,7 +130,10 @@ export const termsOfHow = (how: How, today: string) => ({
   place: how.place,
   results: how.results,
   mayChange: how.mayChange,
+  talk: how.talk,
   directions: how.directions,
+  homeDirections: how.homeDirections,
+  homeLanguage: how.homeDirections.trim() ? otherHomeLanguage : '',
   heading: how.heading,
   note: how.note,
 });

@@ -1,11 +1,24 @@
 import { z } from 'zod';
 import type { Api } from '../../shared/api';
 import { dayOf } from '../../shared/format';
+import { otherHomeLanguage } from '../../shared/language';
 import { phrase, t, type Phrase } from '../../shared/words';
 
 export type Terms = Pick<
   Api<'AssignmentRow'>,
-  'visibleFrom' | 'dueOn' | 'closesOn' | 'need' | 'place' | 'results' | 'mayChange' | 'heading' | 'directions' | 'note'
+  | 'visibleFrom'
+  | 'dueOn'
+  | 'closesOn'
+  | 'need'
+  | 'place'
+  | 'results'
+  | 'mayChange'
+  | 'talk'
+  | 'heading'
+  | 'directions'
+  | 'homeDirections'
+  | 'homeLanguage'
+  | 'note'
 >;
 
 const needWords: Record<Terms['need'], Phrase> = {
@@ -43,11 +56,18 @@ const practiceWords: Record<Api<'WordPractice'>, Phrase> = {
 };
 export const practiceOptions = () => optionsOf(practiceWords);
 
+/** Whether readers see one another's written answers. */
+export const talkWords = phrase('Open for talk: readers see the written answers of others after their own');
+
 /** What is not usual about an assignment: what readers need not do, where it is done, when it closes. */
-export const unusual = (a: Omit<Terms, 'results' | 'mayChange'> & Partial<Terms> & { turn?: number | null }) =>
+export const unusual = (
+  a: Omit<Terms, 'results' | 'mayChange' | 'talk' | 'homeDirections' | 'homeLanguage'> &
+    Partial<Terms> & { turn?: number | null },
+) =>
   [
     a.turn != null && a.turn > 0 && t('opens when the one before is handed in'),
     a.mayChange && t('readers may change version'),
+    a.talk && t('open for talk'),
     a.results === 'WhenReleased' && t('results when released'),
     a.need !== 'Required' && t(shortNeeds[a.need]),
     a.place !== 'Anywhere' && t(placeWords[a.place]),
@@ -64,8 +84,10 @@ export const termsSchema = z
     place: z.enum(['Anywhere', 'AtSchool', 'AtHome']),
     results: z.enum(['AtOnce', 'WhenReleased']),
     mayChange: z.boolean(),
+    talk: z.boolean(),
     heading: z.string(),
     directions: z.string(),
+    homeDirections: z.string(),
     note: z.string(),
   })
   .refine((x) => !x.dueOn || x.dueOn >= x.visibleFrom, {
@@ -85,8 +107,10 @@ export const fieldsOf = (a: Terms): z.infer<typeof termsSchema> => ({
   place: a.place,
   results: a.results,
   mayChange: a.mayChange,
+  talk: a.talk,
   heading: a.heading,
   directions: a.directions,
+  homeDirections: a.homeDirections,
   note: a.note,
 });
 
@@ -95,4 +119,5 @@ export const termsOf = (x: z.infer<typeof termsSchema>): Terms => ({
   ...x,
   dueOn: x.need === 'Recommended' ? null : x.dueOn || null,
   closesOn: x.closesOn || null,
+  homeLanguage: x.homeDirections.trim() ? otherHomeLanguage : '',
 });

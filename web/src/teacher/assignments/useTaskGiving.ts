@@ -23,6 +23,8 @@ export interface TaskDraft {
   words: number[] | null;
   atOnce: number;
   by: Api<'WordPractice'>;
+  /** Several hand in one written answer. */
+  together: boolean;
 }
 
 interface Props {
@@ -42,6 +44,7 @@ const empty: TaskDraft = {
   words: null,
   atOnce: 10,
   by: 'Meaning',
+  together: false,
 };
 
 /** What of it belongs to its kind. */
@@ -55,6 +58,7 @@ const sentOf = (x: TaskDraft, id: string): TaskToGive => ({
   words: x.kind === 'Words' ? x.words : null,
   atOnce: x.kind === 'Words' ? x.atOnce : null,
   by: x.by,
+  together: x.kind === 'Written' && x.together,
 });
 const noId = '00000000-0000-0000-0000-000000000000';
 

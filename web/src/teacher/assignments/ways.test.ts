@@ -3,6 +3,17 @@ import type { ReaderRow } from '../classQueries';
 import { emptyWay, sentWays } from './ways';
 
 const reader = (id: string, group: string | null) => ({ id, group }) as ReaderRow;
+const nothing = {
+  attempts: null,
+  onTheWay: null,
+  aloud: null,
+  dueOn: null,
+  atOnce: null,
+  by: null,
+  readAloud: null,
+  oneChoice: null,
+  textSize: null,
+};
 const readers = [reader('a', 'Kelp'), reader('b', 'Kelp'), reader('c', null)];
 
 describe('what is different for some', () => {
@@ -10,7 +21,7 @@ describe('what is different for some', () => {
     expect(sentWays([{ ...emptyWay('group Kelp'), attempts: '1' }], readers)).toEqual([
       {
         readerIds: ['a', 'b'],
-        way: { attempts: 1, onTheWay: null, aloud: null, dueOn: null, atOnce: null, by: null },
+        way: { ...nothing, attempts: 1 },
       },
     ]));
 

@@ -14,6 +14,9 @@ export interface WayRow {
   due: string;
   atOnce: string;
   by: string;
+  readAloud: string;
+  oneChoice: string;
+  textSize: string;
 }
 
 export const emptyWay = (who: string): WayRow => ({
@@ -24,6 +27,9 @@ export const emptyWay = (who: string): WayRow => ({
   due: '',
   atOnce: '',
   by: '',
+  readAloud: '',
+  oneChoice: '',
+  textSize: '',
 });
 
 const groupKey = (name: string) => `group ${name}`;
@@ -48,6 +54,9 @@ const wayOf = (row: WayRow): OwnWay => ({
   dueOn: row.due || null,
   atOnce: row.atOnce ? Number(row.atOnce) : null,
   by: row.by === '' ? null : (row.by as OwnWay['by']),
+  readAloud: flag(row.readAloud),
+  oneChoice: flag(row.oneChoice),
+  textSize: row.textSize ? Number(row.textSize) : null,
 });
 
 /** As it is sent: each reader once. What is said of a reader goes before what is said of their group. */

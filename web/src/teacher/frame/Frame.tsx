@@ -5,7 +5,7 @@ import type { Session } from '../../shared/session';
 import { t } from '../../shared/words';
 import * as ui from '../../ui/Frame';
 import { useClass, type ClassData } from '../classQueries';
-import { useMarking, useRecordings } from '../marking/Marking';
+import { useMarking, useRecordings } from '../marking/markingQueries';
 import { Tray } from '../tray/Tray';
 import { TrayProvider } from '../tray/useTray';
 import { Jump } from './Jump';
@@ -109,7 +109,8 @@ const places = [
 
 function Places({ classId }: { classId: string }) {
   // A number stands only where somebody waits.
-  const waiting = (useMarking(classId).data?.length ?? 0) + (useRecordings(classId).data?.length ?? 0);
+  const written = (useMarking(classId).data ?? []).reduce((sum, k) => sum + k.written - k.marked, 0);
+  const waiting = written + (useRecordings(classId).data?.length ?? 0);
   return (
     <ui.Places
       label={t('Places')}

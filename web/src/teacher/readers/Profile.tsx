@@ -14,6 +14,7 @@ import { Oral } from '../oral/Oral';
 import { Account } from './Account';
 import { DepthScale } from './DepthScale';
 import { Trail } from './Trail';
+import { OwnChoice } from './OwnChoice';
 import { ReadElsewhere } from './ReadElsewhere';
 import { GoalBar, rangeWords, ReadingTable, Strands } from './ReaderPieces';
 import { Button } from '../../ui/Button';
@@ -95,6 +96,7 @@ export default function Profile() {
           </div>
           <Account classId={data.id} reader={r} />
           <Oral classId={data.id} reader={r} />
+          <OwnChoice readerId={r.id} mayChange={data.mayAssign} />
           <ReadElsewhere readerId={r.id} mayConfirm={data.mayAssign} />
           <section aria-labelledby="history">
             <h2 id="history" className="px-4 pt-3.5 pb-1.5">

@@ -65,13 +65,17 @@ function OneText({ x }: { x: TextData }) {
       {shows === 'use' && <TextUse textId={x.id} classId={data.id} questions={x.questions} />}
       {(shows === 'text' || shows === 'why') && (
         <div className="border-ink grid border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,480px)]">
-          {shows === 'why' ? <Reasons v={version} /> : <AsRead version={version} />}
+          {shows === 'why' ? <Reasons v={version} /> : <AsRead version={version} picture={pictureOf(x)} />}
           <TextSide x={x} version={version} classId={data.id} />
         </div>
       )}
     </div>
   );
 }
+
+/** For paper: beside the text it stands in the side. */
+const pictureOf = (x: TextData) =>
+  x.picture === null ? null : { src: `/api/texts/${x.id}/picture`, shows: x.picture };
 
 function Head({ x, version, classId }: { x: TextData; version: Version; classId: string }) {
   const { data } = useOutletContext<Place>();

@@ -16,9 +16,10 @@ const faceOf = (v: Version) =>
   v.depth < 30 ? 'font-first text-lg leading-7.25' : 'font-serif text-[17px] leading-7.25';
 
 /** A version as it is read, page by page. */
-export function AsRead({ version }: { version: Version }) {
+export function AsRead({ version, picture }: { version: Version; picture: { src: string; shows: string } | null }) {
   return (
     <article className={cx(bodyLook, faceOf(version))} aria-label={t('The text')}>
+      {picture && <img src={picture.src} alt={picture.shows} className="mb-4 hidden max-w-90 print:block" />}
       {version.pages.map((page, i) => (
         <section key={i}>
           {i > 0 && (

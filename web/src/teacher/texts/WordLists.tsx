@@ -3,14 +3,15 @@ import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../shared/api';
-import { dayOf } from '../../shared/format';
+import { dayOf, fm } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { sure } from '../../shared/sure';
-import { phrase, t } from '../../shared/words';
+import { named, phrase, t } from '../../shared/words';
 import { TaskDialog } from '../assignments/TaskDialog';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
 import { DataList } from '../../ui/table/DataList';
@@ -36,6 +37,20 @@ const columns: Column<WordList>[] = [
         ? t('one round of {{n}}', { n: sure(d.rounds[0]) })
         : t('rounds of {{sizes}}', { sizes: d.rounds.join(', ') }),
   },
+  {
+    key: 'topics',
+    name: phrase('Topics'),
+    wrap: true,
+    by: (d) => d.topics[0] ?? '',
+    show: (d) => d.topics.map(named).join(', ') || '–',
+  },
+  {
+    key: 'depth',
+    name: phrase('Depth'),
+    num: true,
+    by: (d) => d.depth ?? -1,
+    show: (d) => (d.depth == null ? '–' : t('{{n}} fm', { n: fm(d.depth) })),
+  },
   { key: 'whose', name: phrase('Whose'), by: whose, show: whose },
   { key: 'changed', name: phrase('Changed'), by: (d) => d.changedAt, show: (d) => dayOf(d.changedAt) },
 ];
@@ -46,6 +61,7 @@ export default function WordLists() {
   const client = useQueryClient();
   const wordLists = useQuery({ queryKey: keys.wordLists, queryFn: () => ok(api.GET('/word-lists')) });
   const [giving, setGiving] = useState<WordList | null>(null);
+  const [looking, look] = useState<WordList | null>(null);
   const tray = useTray();
   const [open, setOpen] = useState<WordListDraft | null>(null);
   const again = () => client.invalidateQueries({ queryKey: keys.wordLists });
@@ -68,6 +84,9 @@ export default function WordLists() {
     name: phrase('Actions'),
     show: (d) => (
       <span className="flex gap-1.5">
+        <Button size="sm" aria-label={t('Look into {{name}}', { name: d.name })} onClick={() => look(d)}>
+          {t('Look')}
+        </Button>
         <Button size="sm" aria-label={t('Assign {{title}}', { title: d.name })} onClick={() => setGiving(d)}>
           {t('Assign…')}
         </Button>
@@ -113,12 +132,22 @@ export default function WordLists() {
               rows={all}
               id={(d) => d.id}
               name={(d) => d.name}
-              open={(d) => d.mayChange && setOpen({ ...d, words: [...d.words] })}
+              open={(d) => (d.mayChange ? setOpen({ ...d, words: [...d.words] }) : look(d))}
               counted={(_, count) => t('{{count}} word lists', { count })}
             />
           )
         }
       </Show>
+      {looking && (
+        <LookInto
+          list={looking}
+          close={() => look(null)}
+          assign={() => {
+            setGiving(looking);
+            look(null);
+          }}
+        />
+      )}
       {giving && (
         <TaskDialog
           data={data}
@@ -138,5 +167,30 @@ export default function WordLists() {
         />
       )}
     </ListPage>
+  );
+}
+
+/** A list as it is, before it is given. */
+function LookInto({ list, close, assign }: { list: WordList; close: () => void; assign: () => void }) {
+  return (
+    <Dialog title={list.name} close={close}>
+      <dl className="grid gap-2">
+        {list.words.map((w) => (
+          <div key={w.text}>
+            <dt className="font-semibold">
+              {w.text} <span className="text-soft font-normal">{w.part && named(w.part)}</span>
+            </dt>
+            <dd>{w.meaning}</dd>
+            {w.example && <dd className="text-soft">{w.example}</dd>}
+          </div>
+        ))}
+      </dl>
+      <DialogFoot>
+        <Button onClick={close}>{t('Close')}</Button>
+        <Button look="main" onClick={assign}>
+          {t('Assign…')}
+        </Button>
+      </DialogFoot>
+    </Dialog>
   );
 }

@@ -8,7 +8,7 @@ import { Form, FormFoot } from '../../../ui/Form';
 import { DateField } from '../../../ui/DateField';
 import { Select } from '../../../ui/Select';
 import { TextArea, TextField } from '../../../ui/TextField';
-import { fieldsOf, needOptions, placeOptions, resultOptions, termsOf, termsSchema } from '../terms';
+import { fieldsOf, needOptions, placeOptions, resultOptions, talkWords, termsOf, termsSchema } from '../terms';
 import type { Plan } from './useWeek';
 
 /** When an assignment is seen and due, and what is said with it; what that means for readers is said first. */
@@ -60,8 +60,20 @@ export function ChangeTerms({
             </Checkbox>
           </p>
         )}
+        <p>
+          <Checkbox checked={form.values.talk} set={form.field('talk').set}>
+            {t(talkWords)}
+          </Checkbox>
+        </p>
         <TextField label={t('Heading for readers')} hint={t('Optional')} {...form.field('heading')} />
         <TextArea label={t('Directions for readers')} rows={3} {...form.field('directions')} />
+        {form.values.directions && (
+          <TextArea
+            label={t('Directions in Spanish, for homes that speak it')}
+            rows={2}
+            {...form.field('homeDirections')}
+          />
+        )}
         <TextArea label={t('Note for colleagues')} rows={2} {...form.field('note')} />
         <FormFoot of={form} close={close}>
           {t('Save')}

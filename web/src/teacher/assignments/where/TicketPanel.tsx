@@ -19,7 +19,7 @@ import { usePlan } from '../week/useWeek';
 import type { Place, PlacesData } from './places';
 import { OtherVersion } from './OtherVersion';
 import { OwnDay } from './OwnDay';
-import { SendBack } from './SendBack';
+import { SendBack } from '../SendBack';
 
 /** One reader's work on one assignment as it is now, and what can be done with it. */
 export function TicketPanel({
@@ -178,7 +178,13 @@ function Deeds({
           <p className="col-span-2 text-sm">{t(whyNot(k))}</p>
         </>
       )}
-      {shown === 'sendBack' && <SendBack plan={plan} ticketIds={[k.id]} close={() => show(null)} />}
+      {shown === 'sendBack' && (
+        <SendBack
+          title={t('Send back to {{count}} readers', { count: 1 })}
+          send={(comment) => plan.tell(plan.tickets('SendBack', [k.id], comment))}
+          close={() => show(null)}
+        />
+      )}
       {shown === 'day' && (
         <OwnDay plan={plan} ticketIds={[k.id]} today={today} dueOn={k.dueOn} close={() => show(null)} />
       )}

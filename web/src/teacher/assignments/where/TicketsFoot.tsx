@@ -6,7 +6,7 @@ import { Button } from '../../../ui/Button';
 import { usePlan } from '../week/useWeek';
 import type { PlacesData } from './places';
 import { OwnDay } from './OwnDay';
-import { SendBack } from './SendBack';
+import { SendBack } from '../SendBack';
 
 /** What is picked, and what can be done with all of it: each button says for how many it holds. */
 export function TicketsFoot({
@@ -91,7 +91,13 @@ export function TicketsFoot({
           )}
         </>
       )}
-      {shown === 'sendBack' && <SendBack plan={plan} ticketIds={done} close={() => show(null)} />}
+      {shown === 'sendBack' && (
+        <SendBack
+          title={t('Send back to {{count}} readers', { count: done.length })}
+          send={(comment) => plan.tell(plan.tickets('SendBack', done, comment))}
+          close={() => show(null)}
+        />
+      )}
       {shown === 'day' && (
         <OwnDay plan={plan} ticketIds={waits} today={d.today} dueOn={null} close={() => show(null)} />
       )}

@@ -9,7 +9,7 @@ import { useClass, useSaid } from '../../classQueries';
 import { LevelTable } from '../LevelTable';
 import type { Member, Roster } from './rosterQueries';
 import { SupportFields } from './SupportFields';
-import { noSupports } from './supports';
+import { noSupports } from '../../../shared/supports';
 import { sure } from '../../../shared/sure';
 import { Checkbox } from '../../../ui/Checkbox';
 import { Dialog } from '../../../ui/Dialog';

@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
-import { oneOf } from '../../../shared/kinds';
-import { phrase, t } from '../../../shared/words';
+import { t } from '../../../shared/words';
+import { optionsOf } from '../../assignments/terms';
+import { depths, formats, sorts } from '../choiceWords';
 import type { Roster } from './rosterQueries';
 import { Checkbox } from '../../../ui/Checkbox';
 import { FieldRow } from '../../../ui/Field';
@@ -13,16 +14,11 @@ import { Select } from '../../../ui/Select';
 import { Show } from '../../../ui/Show';
 
 type Rules = Api<'ChoiceRulesView'>;
-const depths = [
-  ['WithinReach', phrase('within their reach')],
-  ['OrEasier', phrase('within their reach, or easier')],
-  ['Any', phrase('at any depth')],
-] as const;
-const sorts = [
-  ['', phrase('stories and other texts')],
-  ['true', phrase('stories only')],
-  ['false', phrase('other texts only')],
-] as const;
+type Sort = Api<'ChoiceSort'>;
+const sortOf = (fiction: boolean | null): Sort => {
+  if (fiction === null) return 'Both';
+  return fiction ? 'Stories' : 'Others';
+};
 
 /** What the readers of a class may choose for themselves. Each change is kept as it is made. */
 export function Choosing({ roster }: { roster: Roster }) {
@@ -78,6 +74,7 @@ function useRules(classId: string) {
             fiction: r.fiction,
             without: r.without,
             mostOpen: r.mostOpen,
+            format: r.format,
           },
         }),
       ),
@@ -115,22 +112,22 @@ function Choices({
           label={t('Depth')}
           disabled={off}
           value={r.depth}
-          set={(value) =>
-            set({
-              depth: oneOf(
-                depths.map(([k]) => k),
-                value,
-              ),
-            })
-          }
-          options={depths.map(([k, name]) => ({ value: k, label: t(name) }))}
+          set={(depth) => set({ depth })}
+          options={optionsOf(depths)}
         />
         <Select
           label={t('Which texts')}
           disabled={off}
-          value={r.fiction == null ? '' : String(r.fiction)}
-          set={(value) => set({ fiction: value === '' ? null : value === 'true' })}
-          options={sorts.map(([k, name]) => ({ value: k, label: t(name) }))}
+          value={sortOf(r.fiction)}
+          set={(sort) => set({ fiction: sort === 'Both' ? null : sort === 'Stories' })}
+          options={optionsOf(sorts)}
+        />
+        <Select
+          label={t('Format')}
+          disabled={off}
+          value={r.format}
+          set={(format) => set({ format })}
+          options={optionsOf(formats)}
         />
         <Select
           label={t('Most open at once')}

@@ -1,5 +1,5 @@
 import { t } from '../../../shared/words';
-import type { Supports } from './supports';
+import type { Supports } from '../../../shared/supports';
 import { Checkbox } from '../../../ui/Checkbox';
 import { FieldSet } from '../../../ui/Field';
 import { Select } from '../../../ui/Select';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { noSupports, supportWords } from './supports';
+import { noSupports } from '../../../shared/supports';
+import { supportWords } from './supports';
 
 describe('supports', () => {
   it('are nothing to say where there are none', () => expect(supportWords(noSupports)).toEqual([]));

@@ -1,16 +1,5 @@
-import type { Api } from '../../../shared/api';
+import type { Supports } from '../../../shared/supports';
 import { t } from '../../../shared/words';
-
-export type Supports = Api<'Supports'>;
-
-export const noSupports: Supports = {
-  readAloud: false,
-  hideTimer: false,
-  moreTime: 100,
-  textSize: 0,
-  oneChoice: false,
-  retry: false,
-};
 
 /** A reader's supports in words, for a row. */
 export function supportWords(s: Supports): string[] {

@@ -1,10 +1,9 @@
-import { useFields, line } from '../../../shared/forms';
-import { phrase, t } from '../../../shared/words';
+import { useFields, line } from '../../shared/forms';
+import { phrase, t } from '../../shared/words';
 import { z } from 'zod';
-import { Dialog } from '../../../ui/Dialog';
-import { Form, FormFoot } from '../../../ui/Form';
-import { TextArea } from '../../../ui/TextField';
-import type { Plan } from '../week/useWeek';
+import { Dialog } from '../../ui/Dialog';
+import { Form, FormFoot } from '../../ui/Form';
+import { TextArea } from '../../ui/TextField';
 
 const longest = 500;
 const schema = z.object({
@@ -12,17 +11,28 @@ const schema = z.object({
 });
 
 /** Sends work back with a comment: another round begins, and what was done before stays. */
-export function SendBack({ plan, ticketIds, close }: { plan: Plan; ticketIds: string[]; close: () => void }) {
+export function SendBack({
+  title,
+  first = '',
+  send,
+  close,
+}: {
+  title: string;
+  /** What stands in the comment already. */
+  first?: string;
+  send: (comment: string) => Promise<unknown>;
+  close: () => void;
+}) {
   const form = useFields({
     schema,
-    start: { comment: '' },
+    start: { comment: first },
     send: async ({ comment }) => {
-      await plan.tell(plan.tickets('SendBack', ticketIds, comment));
+      await send(comment);
       close();
     },
   });
   return (
-    <Dialog title={t('Send back to {{count}} readers', { count: ticketIds.length })} close={close}>
+    <Dialog title={title} close={close}>
       <Form of={form}>
         <TextArea
           label={t('Comment to reader')}

@@ -1,0 +1,3 @@
+import { part } from '../../shared/part';
+
+export const OwnColumns = part(() => import('./OwnColumns'));

@@ -1,0 +1,16 @@
+import { describe, expect, it } from 'vitest';
+import { directionsOf } from './directions';
+import { speak } from './language';
+
+const both = { directions: 'Read it twice.', homeDirections: 'Léelo dos veces.', homeLanguage: 'es' };
+
+describe('directions', () => {
+  it('are in the language of the page where they exist in it', async () => {
+    expect(directionsOf(both)).toEqual({ words: 'Read it twice.', inEnglishOnly: false });
+    await speak('es');
+    expect(directionsOf(both)).toEqual({ words: 'Léelo dos veces.', inEnglishOnly: false });
+    expect(directionsOf({ ...both, homeDirections: '' })).toEqual({ words: 'Read it twice.', inEnglishOnly: true });
+    expect(directionsOf({ ...both, directions: '', homeDirections: '' }).inEnglishOnly).toBe(false);
+    await speak('en');
+  });
+});

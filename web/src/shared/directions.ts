@@ -1,0 +1,14 @@
+import { locale } from './language';
+
+interface Said {
+  directions: string;
+  homeDirections: string;
+  homeLanguage: string;
+}
+
+/** Directions in the language that is read here, where they exist in it; with a word on it where they do not. */
+export function directionsOf(k: Said): { words: string; inEnglishOnly: boolean } {
+  const here = locale().slice(0, 2);
+  if (k.homeDirections && k.homeLanguage === here) return { words: k.homeDirections, inEnglishOnly: false };
+  return { words: k.directions, inEnglishOnly: k.directions !== '' && here !== 'en' };
+}

@@ -1,0 +1,4 @@
+import more from 'virtual:language/en-staff';
+import { addEnglish } from '../shared/language';
+
+addEnglish(more);
