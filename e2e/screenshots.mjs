@@ -54,45 +54,6 @@ await desk.getByRole('link', { name: 'The Mill That Waits' }).click();
 await desk.getByRole('heading', { name: /^Depth/ }).waitFor();
 await desk.getByText('Why does Mrs. Dunmore wait before she turns the handle?').click();
 await shot(desk, 'text');
-await desk.getByRole('button', { name: 'Assign…' }).click();
-await desk.getByLabel('Directions for readers').fill('Stop after each page and say what happened.');
-await desk.getByRole('button', { name: /^Assign to \d+ readers$/ }).waitFor();
-await shot(desk, 'assign');
-await desk.keyboard.press('Escape');
-await desk.getByRole('button', { name: 'More' }).click();
-await desk.getByRole('menuitem', { name: 'Duplicate' }).click();
-await desk.getByRole('heading', { name: /^Edit/ }).waitFor();
-await desk.goto(desk.url().replace(/change$/, 'quiz'));
-await desk.getByRole('button', { name: /^2 Why does Mrs. Dunmore wait/ }).click();
-await desk.getByLabel('Choice A', { exact: true }).fill('all of these');
-await desk
-  .getByRole('status', { name: 'Remarks' })
-  .getByText(/not a choice of its own/)
-  .waitFor();
-await desk.evaluate(() =>
-  Object.keys(localStorage)
-    .filter((k) => k.startsWith('dc-quiz-'))
-    .forEach((k) => localStorage.removeItem(k)),
-);
-await place(desk, 'Texts');
-await desk.getByRole('link', { name: 'New text' }).click();
-await desk.getByLabel('Title').fill('The Keeper and the Oranges');
-await desk.getByLabel('Kind', { exact: true }).fill('story');
-await desk.getByLabel('Topic', { exact: true }).fill('Sea');
-await desk
-  .getByLabel('The text')
-  .fill(
-    'The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night, and because the barometer had been falling since noon, he stayed at the window and listened to the sea. In the morning the ship lay safe beside the quay. The captain came up the stairs with a basket of oranges. Nobody had sent for them.',
-  );
-const longer = desk.getByRole('slider', { name: /^sentences were/ });
-for (let i = 0; i < 6; i++) await longer.press('ArrowLeft');
-await desk.getByText(/^It would be/).waitFor();
-await shot(desk, 'editor');
-await desk.evaluate(() =>
-  Object.keys(localStorage)
-    .filter((k) => k.startsWith('dc-text-'))
-    .forEach((k) => localStorage.removeItem(k)),
-);
 await place(desk, 'Assignments');
 await desk.getByRole('button', { name: /^The Mill That Waits/ }).click();
 await desk.getByRole('heading', { name: 'Who has which version' }).waitFor();
@@ -109,15 +70,24 @@ await desk.getByText('right at once').or(desk.getByText('No answers yet.')).firs
 await shot(desk, 'who-is-where');
 await desk.keyboard.press('Escape');
 await assignments(desk, 'All');
-await desk.getByRole('table').getByRole('link').nth(24).click();
-await desk
-  .getByRole('link', { name: /^Answers of/ })
-  .first()
-  .click();
-await desk.getByRole('heading', { name: /^Level/ }).waitFor();
+const classId = classOf(desk);
+const { rows } = await api(desk, 'GET', `/classes/${classId}/assignments`);
+const [most] = rows.filter((a) => a.kind === 'Text').sort((a, b) => b.done - a.done);
+await desk.goto(`/class/${classId}/assignments/${most.id}/results`);
+await desk.getByRole('heading', { name: 'What next' }).waitFor();
+await shot(desk, 'results');
 await place(desk, 'Goals');
 await desk.getByRole('button', { name: /^Suggest/ }).waitFor();
 await shot(desk, 'goals');
+await desk.getByRole('link', { name: 'Reports', exact: true }).click();
+await desk.getByRole('radio', { name: 'Term' }).click();
+await desk.getByRole('button', { name: 'Farah', exact: true }).click();
+await desk
+  .getByRole('complementary', { name: /^Farah/ })
+  .getByRole('listitem')
+  .first()
+  .waitFor();
+await shot(desk, 'reports');
 await place(desk, 'Groups');
 await desk.getByRole('spinbutton', { name: 'Groups' }).fill('5');
 await desk.getByRole('button', { name: 'Propose groups' }).click();

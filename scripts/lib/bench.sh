@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, voice, slow, rosters, load, fuzz or house after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, reports, voice, slow, rosters, load, fuzz or house after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -84,6 +84,27 @@ plan() { # giving much at once, and who is where
   halt
 }
 
+# year CLASS READINGS: fills a class's year; prints one of its assignments.
+year() { sql_file "$ROOT/bench/reports.sql" deepcurrent_bench -v "class=$1" -v "readings=$2" | tail -1; }
+
+reports() { # results of 150 readers, a class's year, and what leaves as a file
+  local id
+  serve deepcurrent_bench true
+  node "$ROOT/bench/reports.mjs" "$address" make "Results 150" 150
+  node "$ROOT/bench/reports.mjs" "$address" make "Report 36" 36
+  id=$(year "Results 150" 1)
+  year "Report 36" 120 >/dev/null
+  for _ in 1 2; do node "$ROOT/bench/reports.mjs" "$address" results "$id" "$ROOT/.data/results.json"; done
+  sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
+  node "$ROOT/bench/reports.mjs" "$address" results "$id" "$ROOT/.data/results.json"
+  node "$ROOT/bench/reports.mjs" report results "$ROOT/.data/results.json" "$(spent)"
+  sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
+  node "$ROOT/bench/reports.mjs" "$address" year "Report 36" "$ROOT/.data/year.json"
+  node "$ROOT/bench/reports.mjs" report year "$ROOT/.data/year.json" "$(spent)"
+  node "$ROOT/bench/reports.mjs" "$address" files
+  halt
+}
+
 # What the database has spent on the demo's since it was asked to forget.
 spent() { sql "select sum(total_exec_time + total_plan_time) from pg_stat_statements s join pg_database d on d.oid = s.dbid where d.datname = 'deepcurrent_bench'" deepcurrent_bench; }
 
@@ -105,7 +126,7 @@ house() { node "$ROOT/bench/house.mjs" "$ROOT"; } # what the code itself measure
 
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | plan | voice | slow | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, voice, slow, rosters, load, fuzz, house)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | plan | reports | voice | slow | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, reports, voice, slow, rosters, load, fuzz, house)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -124,6 +145,7 @@ results="$ROOT/bench/results.md"
   node "$ROOT/bench/class-page.mjs" report "$ROOT/.data/class-page.json" "$(spent)"
   halt
   plan
+  reports
   voice
   slow
   library

@@ -115,6 +115,9 @@ stop_cluster() { [ -n "${CLUSTER:-}" ] && as_pg "$(PGBIN)/pg_ctl" -D "$CLUSTER/d
 
 sql() { PGPASSWORD=$PGPASS_ "$(PGBIN)/psql" -qtAX -h 127.0.0.1 -p "$PGPORT_" -U deepcurrent -d "${2:-postgres}" -c "$1"; }
 
+# sql_file FILE DATABASE MORE…: runs a file of commands; MORE are arguments of psql.
+sql_file() { PGPASSWORD=$PGPASS_ "$(PGBIN)/psql" -qtAX -v ON_ERROR_STOP=1 -h 127.0.0.1 -p "$PGPORT_" -U deepcurrent -d "$2" "${@:3}" -f "$1"; }
+
 database() { [ "$(sql "select 1 from pg_database where datname = '$1'")" = 1 ] || sql "create database $1" >/dev/null; }
 
 connection() { echo "Host=127.0.0.1;Port=$PGPORT_;Username=deepcurrent;Password=$PGPASS_;Database=$1;Maximum Pool Size=40"; }

@@ -5,12 +5,20 @@ return args switch
     ["compute", "text"] => Compute.Run(ComputeText.Run, Console.OpenStandardInput(), Console.Out, Console.Error),
     ["compute", "reader"] => Compute.Run(ComputeReader.Run, Console.OpenStandardInput(), Console.Out, Console.Error),
     ["compute", "oral"] => Compute.Run(ComputeOral.Run, Console.OpenStandardInput(), Console.Out, Console.Error),
+    ["compute", "questions"] => Compute.Run(
+        ComputeQuestions.Run,
+        Console.OpenStandardInput(),
+        Console.Out,
+        Console.Error
+    ),
     ["compute", ..] => Usage(
-        "deepcurrent compute text | reader | oral: one document on standard input, one JSON document on "
+        "deepcurrent compute text | reader | oral | questions: one document on standard input, one JSON document on "
             + "standard output."
     ),
     ["content", "check", var folder] => ContentCheck.Run(folder, Console.Out),
-    _ => Usage("deepcurrent start | test | compute text | compute reader | compute oral | content check FOLDER"),
+    _ => Usage(
+        "deepcurrent start | test | compute text | compute reader | compute oral | compute questions | content check FOLDER"
+    ),
 };
 
 static int Usage(string text)

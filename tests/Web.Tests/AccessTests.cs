@@ -61,6 +61,7 @@ public sealed class AccessTests(Harness harness)
             ["revision"] = "1",
             ["key"] = new string('0', 64),
             ["form"] = "Cards",
+            ["gradebook"] = "Xlsx",
             ["yearId"] = (string)(await ana.Get("/api/school/years")).AsArray()[0]!["id"]!,
         };
         foreach (

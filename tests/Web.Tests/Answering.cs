@@ -17,6 +17,7 @@ internal static class Answering
             {
                 "Order" or "Match" => Enumerable.Range(0, question["choices"]!.AsArray().Count).ToArray(),
                 "Multiple" => [.. Enumerable.Range(0, (int)question["wanted"]!)],
+                "Short" or "Long" => [],
                 _ => new[] { 0 },
             },
         };
@@ -26,12 +27,34 @@ internal static class Answering
     {
         var work = await reader.Get($"/api/my/tickets/{ticket}");
         foreach (var q in work["questions"]!.AsArray())
-            (
-                await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", To(q!, DateTimeOffset.UtcNow))
-            ).EnsureSuccessStatusCode();
+        {
+            var taken = await reader.Put(
+                $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
+                To(q!, DateTimeOffset.UtcNow)
+            );
+            taken.IsSuccessStatusCode.ShouldBeTrue($"{q} {await taken.Content.ReadAsStringAsync()}");
+        }
         (
             await reader.Post($"/api/my/tickets/{ticket}/hand-in", new { at = DateTimeOffset.UtcNow })
         ).EnsureSuccessStatusCode();
+    }
+
+    /// <summary>Opens every page of a ticket's text for so long.</summary>
+    public static async Task ReadPages(Person reader, string ticket, double seconds = 50)
+    {
+        var pages = (await reader.Get($"/api/my/tickets/{ticket}"))["pages"]!.AsArray().Count;
+        for (var page = 0; page < pages; page++)
+            (
+                await reader.Put(
+                    $"/api/my/tickets/{ticket}/spells/{Guid.NewGuid()}",
+                    new
+                    {
+                        page,
+                        seconds,
+                        startedAt = DateTimeOffset.UtcNow,
+                    }
+                )
+            ).EnsureSuccessStatusCode();
     }
 
     /// <summary>A text of the library whose quiz has a question of a kind.</summary>

@@ -235,25 +235,9 @@ public sealed class OwnPageTests(Harness harness)
     public async Task Seconds_are_an_opening_and_minutes_a_reading_and_the_week_counts_readings_alone()
     {
         var (_, _, leo, ticket) = await Begun();
-        var pages = (await leo.Get($"/api/my/tickets/{ticket}"))["pages"]!.AsArray().Count;
-        async Task Spend(double seconds)
-        {
-            for (var page = 0; page < pages; page++)
-                await Done(
-                    leo,
-                    $"/api/my/tickets/{ticket}/spells/{Guid.NewGuid()}",
-                    new
-                    {
-                        page,
-                        seconds,
-                        startedAt = DateTimeOffset.UtcNow,
-                    }
-                );
-        }
-
-        await Spend(2);
+        await Answering.ReadPages(leo, ticket, 2);
         (await leo.Get("/api/my/home"))["days"]!.AsArray().ShouldBeEmpty();
-        await Spend(50);
+        await Answering.ReadPages(leo, ticket);
         var day = (await leo.Get("/api/my/home"))["days"]!.AsArray().ShouldHaveSingleItem()!;
         ((int)day["words"]!).ShouldBeGreaterThan(50);
     }

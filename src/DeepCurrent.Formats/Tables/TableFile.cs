@@ -11,6 +11,9 @@ namespace DeepCurrent.Formats.Tables;
 /// <param name="Notes">What a person should know, such as formulas whose last value was taken.</param>
 public sealed record Table(IReadOnlyList<IReadOnlyList<string>> Rows, string Kind, IReadOnlyList<Message> Notes);
 
+/// <summary>A sheet of a spreadsheet.</summary>
+public sealed record Sheet(string Name, IReadOnlyList<string> Heading, IEnumerable<IReadOnlyList<object?>> Rows);
+
 /// <summary>Reads and writes tables as CSV and XLSX.</summary>
 public static class TableFile
 {
@@ -38,32 +41,7 @@ public static class TableFile
     )
     {
         using var book = new XLWorkbook();
-        var page = book.AddWorksheet(sheet.Length > 31 ? sheet[..31] : sheet);
-        for (var c = 0; c < heading.Count; c++)
-        {
-            page.Cell(1, c + 1).SetValue(heading[c]).Style.Font.SetBold();
-            page.Column(c + 1).Width = Math.Max(12, heading[c].Length + 4);
-        }
-        var r = 2;
-        foreach (var row in rows)
-        {
-            for (var c = 0; c < row.Count; c++)
-            {
-                var cell = page.Cell(r, c + 1);
-                if (row[c] is double number)
-                    cell.SetValue(number);
-                else if (row[c] is int whole)
-                    cell.SetValue(whole);
-                else if (row[c]?.ToString() is { Length: > 0 } text)
-                {
-                    cell.DataType = XLDataType.Text;
-                    cell.SetValue(text);
-                    cell.Style.NumberFormat.Format = "@";
-                }
-            }
-            r++;
-        }
-        page.SheetView.FreezeRows(1);
+        Add(book, new(sheet, heading, rows), sheet);
         if (howTo is not null)
         {
             var notes = book.AddWorksheet("How to fill this in");
@@ -74,6 +52,50 @@ public static class TableFile
         using var stream = new MemoryStream();
         book.SaveAs(stream);
         return stream.ToArray();
+    }
+
+    /// <summary>A spreadsheet with several sheets. Every cell is text or a number, never a formula.</summary>
+    public static byte[] WriteXlsx(IReadOnlyList<Sheet> sheets)
+    {
+        using var book = new XLWorkbook();
+        var names = SheetNames.Apart([.. sheets.Select(s => SheetNames.Of(s.Name))]);
+        foreach (var (sheet, name) in sheets.Zip(names))
+            Add(book, sheet, name);
+        using var stream = new MemoryStream();
+        book.SaveAs(stream);
+        return stream.ToArray();
+    }
+
+    private static void Add(XLWorkbook book, Sheet sheet, string name)
+    {
+        var page = book.AddWorksheet(name.Length > SheetNames.Longest ? name[..SheetNames.Longest] : name);
+        for (var c = 0; c < sheet.Heading.Count; c++)
+        {
+            page.Cell(1, c + 1).SetValue(sheet.Heading[c]).Style.Font.SetBold();
+            page.Column(c + 1).Width = Math.Max(12, sheet.Heading[c].Length + 4);
+        }
+        var r = 2;
+        foreach (var row in sheet.Rows)
+        {
+            for (var c = 0; c < row.Count; c++)
+                Fill(page.Cell(r, c + 1), row[c]);
+            r++;
+        }
+        page.SheetView.FreezeRows(1);
+    }
+
+    private static void Fill(IXLCell cell, object? value)
+    {
+        if (value is double number)
+            cell.SetValue(number);
+        else if (value is int whole)
+            cell.SetValue(whole);
+        else if (value?.ToString() is { Length: > 0 } text)
+        {
+            cell.DataType = XLDataType.Text;
+            cell.SetValue(text);
+            cell.Style.NumberFormat.Format = "@";
+        }
     }
 
     private static Table Csv(byte[] bytes)

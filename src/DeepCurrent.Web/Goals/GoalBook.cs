@@ -32,12 +32,12 @@ public sealed record GoalStandingView(
 public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, SchoolStore schools, Desk desk)
 {
     /// <summary>The current goals of one reader and how they stand.</summary>
-    public async Task<IReadOnlyList<GoalStandingView>> OfReader(ReaderHead reader, School school)
+    public async Task<IReadOnlyList<GoalStandingView>> OfReader(ReaderId reader, School school)
     {
         var today = await desk.Today();
         if (await schools.CurrentYear(school.Id, today) is not { } year || year.TermOn(today) is not { } term)
             return [];
-        var (rows, weeks) = await Weeks(reader.Id, school, year, term, today);
+        var (rows, weeks) = await Weeks(reader, school, year, term, today);
         var soFar = new TermSoFar(year, term, today);
         return [.. rows.OrderBy(g => g.Kind).Select(g => GoalStandingView.Of(g, soFar, weeks))];
     }

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Conferences;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
@@ -266,12 +267,12 @@ public static class GuardianEndpoints
                     child.Id,
                     child.GivenName,
                     child.Grade,
-                    LevelWords(school, child),
-                    TrendWords(child),
+                    PlainWords.Level(school, child.GivenName, child.Depth),
+                    PlainWords.Trend(child.GivenName, child.SixWeeks),
                     read.Where(r => clock.DayOf(r.At) >= monday).Sum(r => r.Words),
                     read.Where(r => clock.DayOf(r.At) < monday).Sum(r => r.Words),
                     await guardians.Readings(child.Id),
-                    await goals.OfReader(head, school),
+                    await goals.OfReader(child.Id, school),
                     (await homes.Pool(child.Id))?.Mine,
                     await atHome.ThisWeek(child.Id)
                 )
@@ -312,27 +313,6 @@ public static class GuardianEndpoints
                 : $"Took back the code."
         );
     }
-
-    private static Message LevelWords(School school, Child child)
-    {
-        var grade = school.Chart.GradeAt(child.Depth);
-        var level = school.LevelName(child.Depth);
-        return (grade - Math.Floor(grade)) switch
-        {
-            0 or > 0.75 => $"{child.GivenName} reads texts typical of the end of {level}.",
-            > 0.4 => $"{child.GivenName} reads texts typical of the middle of {level}.",
-            _ => $"{child.GivenName} reads texts typical of the start of {level}.",
-        };
-    }
-
-    private static Message TrendWords(Child child) =>
-        child.SixWeeks switch
-        {
-            null => $"Not enough reading yet to compare.",
-            > 0.8 => $"{child.GivenName} reads harder texts than six weeks ago.",
-            < -0.8 => $"{child.GivenName} reads slightly easier texts than six weeks ago.",
-            _ => $"{child.GivenName} reads about the same texts as six weeks ago.",
-        };
 }
 
 public sealed record GuardianTakenBack(Message Sentence);

@@ -3,11 +3,14 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Web.Adults;
+using DeepCurrent.Web.AssignmentResults;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Choosing;
 using DeepCurrent.Web.Classes;
+using DeepCurrent.Web.Conferences;
 using DeepCurrent.Web.Goals;
+using DeepCurrent.Web.Gradebooks;
 using DeepCurrent.Web.Groups;
 using DeepCurrent.Web.Guardians;
 using DeepCurrent.Web.Imports;
@@ -24,6 +27,7 @@ using DeepCurrent.Web.Print;
 using DeepCurrent.Web.Ratings;
 using DeepCurrent.Web.Readers;
 using DeepCurrent.Web.Readings;
+using DeepCurrent.Web.Reports;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
@@ -71,6 +75,10 @@ public static class Application
         new TicketsFeature(),
         new ReadingsFeature(),
         new MarkingFeature(),
+        new ResultsFeature(),
+        new ReportsFeature(),
+        new GradebooksFeature(),
+        new ConferencesFeature(),
         new NotesFeature(),
         new RatingsFeature(),
         new TalksFeature(),

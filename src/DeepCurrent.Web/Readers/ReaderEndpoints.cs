@@ -255,7 +255,7 @@ public static class ReaderEndpoints
             Marks = Marks(evidence, readings),
             Strands = Strands(evidence, desk.Now),
             Readings = readings,
-            Goals = await goals.OfReader(r, school),
+            Goals = await goals.OfReader(r.Id, school),
             Set = SetLevelView.Of(await keeper.Set(readerId, desk.Now), await desk.Clock()),
         };
     }

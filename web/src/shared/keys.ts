@@ -47,6 +47,13 @@ export const keys = {
     records: (readerId: string) => ['reader', readerId, 'records'] as const,
     record: (readerId: string, recordId: string) => ['reader', readerId, 'record', recordId] as const,
   },
+  reports: {
+    readers: (classId: string, asked: unknown) => ['reports', classId, 'readers', asked] as const,
+    questions: (classId: string, asked: unknown) => ['reports', classId, 'questions', asked] as const,
+    texts: (classId: string, asked: unknown) => ['reports', classId, 'texts', asked] as const,
+    log: (classId: string, asked: unknown, readerId: string | undefined) =>
+      ['reports', classId, 'log', asked, readerId] as const,
+  },
   signIn: (readerId: string) => ['sign-in', readerId] as const,
   stays: (readerId: string) => ['stays', readerId] as const,
   goesAlong: (readerId: string) => ['goes-along', readerId] as const,
@@ -102,6 +109,7 @@ export const keys = {
   stream: (classId: string) => ['stream', classId] as const,
   streamClass: (course: string) => ['stream-class', course] as const,
   assignment: (assignmentId: string) => ['assignment', assignmentId] as const,
+  results: (assignmentId: string) => ['assignment', assignmentId, 'results'] as const,
   ticket: (ticketId: string) => ['ticket', ticketId] as const,
   talk: (assignmentId: string) => ['assignment', assignmentId, 'talk'] as const,
   marking: {

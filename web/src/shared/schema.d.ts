@@ -7838,6 +7838,43 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/my/tasks/{ticketId}/partners': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PartnersView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/my/tickets/{ticketId}/reply': {
     parameters: {
       query?: never;
@@ -8431,6 +8468,124 @@ export interface paths {
         };
       };
     };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}/results': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ResultsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/gradebook/{gradebook}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          also?: string;
+          from?: string;
+          to?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+          gradebook: components['schemas']['GradebookForm'];
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/conference.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          readers?: string;
+          language?: string;
+          paper?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/pdf': string;
+          };
+        };
+      };
+    };
+    put?: never;
     post?: never;
     delete?: never;
     options?: never;
@@ -10284,6 +10439,182 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/reports/readers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          groupId?: string;
+          fiction?: boolean;
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ReportView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/reports/questions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          groupId?: string;
+          fiction?: boolean;
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['QuestionsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/reports/texts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          groupId?: string;
+          fiction?: boolean;
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TextsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/reports/log': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          groupId?: string;
+          fiction?: boolean;
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['LogView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -10322,6 +10653,8 @@ export interface components {
     AgainRequest: {
       readerIds?: null | components['schemas']['ReaderId'][];
     };
+    /** @enum {unknown} */
+    AgainstForecast: 'Above' | 'As' | 'Below';
     AimView: {
       classIds: components['schemas']['ClassId'][];
       groupIds: components['schemas']['GroupId'][];
@@ -10332,6 +10665,24 @@ export interface components {
       classId: components['schemas']['ClassId'];
       texts: components['schemas']['TextToGive'][];
       taskIds?: null | components['schemas']['AssignmentId'][];
+    };
+    /** @description What some readers answered at the first try. */
+    AnswerDrew: {
+      /** @description A choice, or what was put in order, matched or picked, in words. */
+      said: string;
+      right: boolean;
+      /** @description What readers were told of it; empty where its writer says nothing. */
+      reason: string;
+      /**
+       * Format: int32
+       * @description Readers who got more of the other questions right than the rest.
+       */
+      strong: number;
+      /**
+       * Format: int32
+       * @description The others.
+       */
+      weak: number;
     };
     /**
      * Format: uuid
@@ -10537,6 +10888,12 @@ export interface components {
       column: string;
       reason: components['schemas']['Message'];
       stops: boolean;
+    };
+    CellView: {
+      mark: components['schemas']['AttemptMark'];
+      /** Format: int32 */
+      written: null | number;
+      toMark: boolean;
     };
     Change: {
       id: components['schemas']['ChangeId'];
@@ -10981,6 +11338,11 @@ export interface components {
       low: components['schemas']['Fathoms'];
       high: components['schemas']['Fathoms'];
     };
+    /** @description A range of text depths, shallow to deep. */
+    DepthRange: {
+      from: components['schemas']['Fathoms'];
+      to: components['schemas']['Fathoms'];
+    };
     /** @description Depths of many readers, as a school may see them. */
     DepthSpread: {
       /**
@@ -11298,6 +11660,8 @@ export interface components {
     GoneRequest: {
       gone: boolean;
     };
+    /** @enum {unknown} */
+    GradebookForm: 'Csv' | 'Xlsx' | 'Zip' | 'Xapi';
     /**
      * Format: uuid
      * @description A group's id.
@@ -11569,6 +11933,24 @@ export interface components {
       ids: components['schemas']['EvidenceId'][];
       reason?: null | string;
     };
+    /** @description How the levels of some readers moved, on average. */
+    LevelChange: {
+      /**
+       * Format: double
+       * @description Fathoms; above 0 is deeper.
+       */
+      mean: number;
+      /**
+       * Format: double
+       * @description Half of the 90 % range of that mean.
+       */
+      half: number;
+      /**
+       * Format: int32
+       * @description Whose level was known on both days.
+       */
+      readers: number;
+    };
     LevelLike: {
       title: string;
       /** Format: double */
@@ -11674,6 +12056,37 @@ export interface components {
     };
     /** @enum {unknown} */
     ListeningState: 'Waiting' | 'Listening' | 'Heard' | 'Failed';
+    LogLine: {
+      row: components['schemas']['LogRow'];
+      marks: components['schemas']['AttemptMark'][];
+    };
+    LogRow: {
+      readerId: components['schemas']['ReaderId'];
+      /** Format: date-time */
+      at: string;
+      ticketId: null | components['schemas']['TicketId'];
+      ownReadingId: null | components['schemas']['OwnReadingId'];
+      kind: null | components['schemas']['TaskKind'];
+      title: string;
+      version: string;
+      depth: null | components['schemas']['Fathoms'];
+      /** Format: double */
+      seconds: number;
+      full: boolean;
+      /** Format: int32 */
+      words: number;
+      /** Format: int32 */
+      keptWords: number;
+      score: null | components['schemas']['Probability'];
+      recordId: null | components['schemas']['RecordId'];
+      /** Format: double */
+      soundSeconds: null | number;
+    };
+    LogView: {
+      spans: components['schemas']['SpansView'];
+      lines: components['schemas']['LogLine'][];
+      more: boolean;
+    };
     /** @description A sentence of the text with its words, for showing what makes a text hard. */
     LongSentence: {
       sentence: string;
@@ -11875,6 +12288,23 @@ export interface components {
       message?: null | components['schemas']['Message'];
       /** @description Several, joined by commas. */
       list?: null | components['schemas']['MessageValue'][];
+    };
+    MissedQuestion: {
+      questionId: components['schemas']['QuestionId'];
+      textId: components['schemas']['TextId'];
+      title: string;
+      stem: string;
+      strand: components['schemas']['Strand'];
+      kind: components['schemas']['QuestionKind'];
+      /** Format: int32 */
+      asked: number;
+      /** Format: int32 */
+      atOnce: number;
+      /** Format: int32 */
+      later: number;
+      missedBy: components['schemas']['ReaderId'][];
+      /** Format: date-time */
+      last: string;
     };
     MoveRequest: {
       readerIds: components['schemas']['ReaderId'][];
@@ -12088,9 +12518,8 @@ export interface components {
       said: string;
       talk: boolean;
       together: boolean;
-      mayJoin: components['schemas']['PartnerView'][];
       partners: components['schemas']['TicketId'][];
-      writtenWith: string[];
+      supports: components['schemas']['Supports'];
     };
     MyTerm: {
       /** Format: date */
@@ -12241,6 +12670,24 @@ export interface components {
       guardianMail?: null | string;
       /** Format: uuid */
       id?: string;
+    };
+    /** @description A suggested step, for whom, and why. */
+    NextStep: {
+      kind: components['schemas']['NextStepKind'];
+      readers: components['schemas']['ReaderId'][];
+      question: null | components['schemas']['QuestionId'];
+      strand: null | components['schemas']['Strand'];
+      /** @description What it rests on, in words. */
+      why: components['schemas']['Message'];
+    };
+    /**
+     * @description A step that suggests itself after an assignment.
+     * @enum {unknown}
+     */
+    NextStepKind: 'Harder' | 'TeachAgain' | 'EasierFirst' | 'ReadAgain' | 'CheckQuestion';
+    NextStepView: {
+      step: components['schemas']['NextStep'];
+      text: null | components['schemas']['StepText'];
     };
     Note: {
       id: components['schemas']['NoteId'];
@@ -12505,6 +12952,10 @@ export interface components {
       ticketId: components['schemas']['TicketId'];
       name: string;
     };
+    PartnersView: {
+      mayJoin: components['schemas']['PartnerView'][];
+      wroteIt: string[];
+    };
     /**
      * @description What a one-time link is for.
      * @enum {unknown}
@@ -12725,11 +13176,6 @@ export interface components {
       words: string[];
       /** @description Whether the answer gives a reason: because, so, since, if. */
       reason: boolean;
-      /**
-       * Format: int32
-       * @description How many of its words that mean something are not the question's own.
-       */
-      own: number;
     };
     ProposalRequest: {
       /** Format: int32 */
@@ -12799,6 +13245,10 @@ export interface components {
         [key: string]: number;
       };
       rubric: null | components['schemas']['Rubric'];
+    };
+    QuestionsView: {
+      spans: components['schemas']['SpansView'];
+      rows: components['schemas']['MissedQuestion'][];
     };
     QuizCheckView: {
       faults: components['schemas']['QuizFault'][];
@@ -13037,6 +13487,11 @@ export interface components {
       confirm: boolean;
       sentence: components['schemas']['Message'];
     };
+    /**
+     * @description How well a quiz told its readers apart, in words.
+     * @enum {unknown}
+     */
+    Reliability: 'NotClaimed' | 'Hardly' | 'ALittle' | 'Well';
     RemarkView: {
       doubt: components['schemas']['TextDoubt'];
       stops: boolean;
@@ -13067,8 +13522,104 @@ export interface components {
       at: string;
       partners?: null | components['schemas']['TicketId'][];
     };
+    ReportRowView: {
+      readerId: components['schemas']['ReaderId'];
+      sums: components['schemas']['SumsView'];
+      depths: components['schemas']['Fathoms'][];
+      level: components['schemas']['Fathoms'];
+      /** Format: double */
+      levelSd: number;
+      reach: components['schemas']['DepthRange'];
+      /** Format: double */
+      change: null | number;
+    };
+    ReportView: {
+      spans: components['schemas']['SpansView'];
+      rows: components['schemas']['ReportRowView'][];
+      sum: components['schemas']['SumsView'];
+      before: null | components['schemas']['SumsView'];
+      change: null | components['schemas']['LevelChange'];
+    };
+    ResultFigures: {
+      /** Format: int32 */
+      given: number;
+      /** Format: int32 */
+      handedIn: number;
+      /** Format: int32 */
+      counted: number;
+      firstTry: null | components['schemas']['Probability'];
+      forecast: null | components['schemas']['Probability'];
+      times: null | components['schemas']['TimesView'];
+      reliability: components['schemas']['Reliability'];
+      /** Format: double */
+      kr20: null | number;
+      /** Format: double */
+      standardError: null | number;
+    };
+    ResultQuestionView: {
+      /** Format: int32 */
+      number: number;
+      question: components['schemas']['QuestionView'];
+      /** Format: int32 */
+      answered: number;
+      right: null | components['schemas']['Probability'];
+      /** Format: double */
+      sorts: null | number;
+      /** Format: int32 */
+      atOnce: number;
+      /** Format: int32 */
+      later: number;
+      /** Format: int32 */
+      notYet: number;
+      /** Format: int32 */
+      unanswered: number;
+      drew: components['schemas']['AnswerDrew'][];
+      commonWrong: null | components['schemas']['AnswerDrew'];
+    };
+    ResultReaderView: {
+      ticketId: components['schemas']['TicketId'];
+      readerId: components['schemas']['ReaderId'];
+      givenName: string;
+      familyName: string;
+      state: components['schemas']['TicketState'];
+      /** Format: int32 */
+      round: number;
+      version: string;
+      /** Format: double */
+      activeSeconds: number;
+      full: boolean;
+      /** Format: date-time */
+      handedInAt: null | string;
+      /** Format: int32 */
+      notes: number;
+      /** Format: int32 */
+      keptWords: number;
+    };
+    ResultRowView: {
+      readerId: components['schemas']['ReaderId'];
+      counts: boolean;
+      cells: components['schemas']['CellView'][];
+      onTheWay: components['schemas']['CellView'][];
+      /** Format: int32 */
+      right: number;
+      /** Format: int32 */
+      asked: number;
+      share: null | components['schemas']['Probability'];
+      forecast: null | components['schemas']['Probability'];
+      against: null | components['schemas']['AgainstForecast'];
+    };
     /** @enum {unknown} */
     ResultsShown: 'AtOnce' | 'WhenReleased';
+    ResultsView: {
+      assignment: components['schemas']['AssignmentRow'];
+      figures: components['schemas']['ResultFigures'];
+      questions: components['schemas']['ResultQuestionView'][];
+      onTheWay: components['schemas']['ResultQuestionView'][];
+      rows: components['schemas']['ResultRowView'][];
+      readers: components['schemas']['ResultReaderView'][];
+      usual: components['schemas']['UsualView'][];
+      next: components['schemas']['NextStepView'][];
+    };
     RetireRequest: {
       retired: boolean;
     };
@@ -13565,6 +14116,24 @@ export interface components {
       /** Format: int32 */
       correctedVisual: number;
     };
+    /**
+     * @description What a report's days are.
+     * @enum {unknown}
+     */
+    SpanKind: 'Day' | 'Week' | 'Month' | 'Term' | 'Any';
+    SpanView: {
+      /** Format: date */
+      from: string;
+      /** Format: date */
+      to: string;
+    };
+    SpansView: {
+      kind: components['schemas']['SpanKind'];
+      span: components['schemas']['SpanView'];
+      before: null | components['schemas']['SpanView'];
+      earlier: null | components['schemas']['SpanView'];
+      later: null | components['schemas']['SpanView'];
+    };
     SpellRequest: {
       /** Format: int32 */
       page: number;
@@ -13650,8 +14219,33 @@ export interface components {
      * @enum {unknown}
      */
     StepKind: 'Added' | 'Changed' | 'Moved' | 'Ended' | 'Back';
+    StepText: {
+      id: components['schemas']['TextId'];
+      title: string;
+      /** Format: int32 */
+      within: number;
+    };
     /** @enum {unknown} */
     Strand: 'Retrieve' | 'Infer' | 'WordMeaning' | 'Summarise' | 'Structure' | 'AuthorsCraft' | 'Connect';
+    /** @description First attempts at questions of one strand, by how they went on. */
+    StrandTries: {
+      strand: components['schemas']['Strand'];
+      /**
+       * Format: int32
+       * @description Right at the first try.
+       */
+      atOnce: number;
+      /**
+       * Format: int32
+       * @description Right at another.
+       */
+      later: number;
+      /**
+       * Format: int32
+       * @description Wrong so far.
+       */
+      notYet: number;
+    };
     StrandView: {
       strand: components['schemas']['Strand'];
       /** Format: int32 */
@@ -13726,6 +14320,31 @@ export interface components {
       times: number;
       /** @description The sentence of the text it first stands in. */
       example: string;
+    };
+    SumsView: {
+      /** Format: int32 */
+      readings: number;
+      /** Format: int32 */
+      openings: number;
+      /** Format: int32 */
+      words: number;
+      /** Format: double */
+      seconds: number;
+      /** Format: int32 */
+      quizzes: number;
+      /** Format: int32 */
+      outside: number;
+      /** Format: int32 */
+      outsideMinutes: number;
+      /** Format: int32 */
+      atOnce: number;
+      /** Format: int32 */
+      later: number;
+      /** Format: int32 */
+      notYet: number;
+      firstTry: null | components['schemas']['Probability'];
+      strands: components['schemas']['StrandTries'][];
+      weakest: null | components['schemas']['StrandTries'];
     };
     /** @description What is done for one reader everywhere, set once. */
     Supports: {
@@ -13975,6 +14594,27 @@ export interface components {
       /** Format: int32 */
       readers: number;
     };
+    TextRead: {
+      textId: components['schemas']['TextId'];
+      title: string;
+      fiction: boolean;
+      shallowest: components['schemas']['Fathoms'];
+      deepest: components['schemas']['Fathoms'];
+      /** Format: int32 */
+      readers: number;
+      /** Format: int32 */
+      readings: number;
+      /** Format: int32 */
+      openings: number;
+      /** Format: int32 */
+      words: number;
+      /** Format: double */
+      seconds: number;
+      score: null | components['schemas']['Probability'];
+      forecast: null | components['schemas']['Probability'];
+      /** Format: date-time */
+      last: string;
+    };
     TextRow: {
       id: components['schemas']['TextId'];
       slug: string;
@@ -14063,6 +14703,10 @@ export interface components {
        */
       dialogueShare: number;
     };
+    TextsView: {
+      spans: components['schemas']['SpansView'];
+      rows: components['schemas']['TextRead'][];
+    };
     TicketAnswer: {
       id: components['schemas']['AnswerId'];
       answer: components['schemas']['AnswerRequest'];
@@ -14142,15 +14786,22 @@ export interface components {
       secretKind: components['schemas']['SecretKind'];
       picture: string;
     };
+    TimesView: {
+      /** Format: double */
+      low: number;
+      /** Format: double */
+      middle: number;
+      /** Format: double */
+      high: number;
+    };
     ToMarkAnswer: {
       ticketId: components['schemas']['TicketId'];
       answerId: null | components['schemas']['AnswerId'];
       readerId: components['schemas']['ReaderId'];
       givenName: string;
-      familyName: string;
+      version: string;
+      proof: null | string;
       words: string;
-      /** Format: date-time */
-      at: string;
       /** Format: date-time */
       handedInAt: string;
       state: components['schemas']['TicketState'];
@@ -14165,18 +14816,12 @@ export interface components {
       key: string;
       questionId: null | components['schemas']['QuestionId'];
       textId: null | components['schemas']['TextId'];
-      assignmentId: components['schemas']['AssignmentId'];
       title: string;
       stem: string;
       /** Format: int32 */
       number: null | number;
       strand: null | components['schemas']['Strand'];
       rubric: null | components['schemas']['Rubric'];
-      proofs: {
-        [key: string]: string;
-      };
-      /** Format: date-time */
-      since: string;
       answers: components['schemas']['ToMarkAnswer'][];
     };
     ToMarkRow: {
@@ -14258,6 +14903,13 @@ export interface components {
     UseView: {
       class: components['schemas']['TextUse'];
       school: null | components['schemas']['TextUse'];
+    };
+    UsualView: {
+      strand: components['schemas']['Strand'];
+      /** Format: int32 */
+      right: number;
+      /** Format: int32 */
+      asked: number;
     };
     VersionFit: {
       versionId: components['schemas']['VersionId'];

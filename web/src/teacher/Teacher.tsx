@@ -5,11 +5,11 @@ import type { Session } from '../shared/session';
 import { fetchWhenIdle, part } from '../shared/part';
 import { t } from '../shared/words';
 import { Frame } from './frame/Frame';
-import { NewClass } from './frame/NewClass';
 import { PersonMenu } from './frame/PersonMenu';
 import { Empty, Loading } from '../ui/Show';
 import { Toasts } from '../ui/Toasts';
 
+const NewClass = part<{ session: Session }>(() => import('./frame/NewClass').then((m) => ({ default: m.NewClass })));
 const Chart = part(() => import('./chart/Chart'));
 const Readers = part(() => import('./readers/Readers'));
 const RosterPage = part(() => import('./readers/roster/RosterPage'));
@@ -36,6 +36,8 @@ const Checks = part(() => import('./checks/Checks'));
 const CheckEditor = part(() => import('./checks/CheckEditor'));
 const CheckPage = part(() => import('./checks/CheckPage'));
 const Assignment = part(() => import('./assignments/Assignment'));
+const Results = part(() => import('./assignmentResults/Results'));
+const Reports = part(() => import('./reports/Reports'));
 const AsReader = part(() => import('./assignments/AsReader'));
 const Ticket = part(() => import('./assignments/Ticket'));
 const RecordPage = part(() => import('./oral/RecordPage'));
@@ -45,7 +47,7 @@ const School = part(() => import('./school/School'));
 const History = part(() => import('./frame/History'));
 
 /** Where teachers go to and fro. */
-const often = [Week, WhoIsWhere, Readers, Texts, Marking, Goals, Groups, Assignments, Plans];
+const often = [Week, WhoIsWhere, Readers, Texts, Marking, Goals, Groups, Reports, Assignments, Plans];
 
 const lastClass = 'dc-class';
 
@@ -107,6 +109,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="assignments/checks/:checkId" element={<CheckPage />} />
             <Route path="assignments/checks/:checkId/change" element={<CheckEditor />} />
             <Route path="assignments/:assignmentId" element={<Assignment />} />
+            <Route path="assignments/:assignmentId/results" element={<Results />} />
             <Route path="tickets/:ticketId" element={<Ticket />} />
             <Route path="as/:readerId" element={<AsReader />} />
             <Route path="as/:readerId/:ticketId" element={<AsReader />} />
@@ -114,6 +117,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="marking" element={<Marking />} />
             <Route path="goals" element={<Goals />} />
             <Route path="groups" element={<Groups />} />
+            <Route path="reports/:view?" element={<Reports />} />
             <Route path="history" element={<History />} />
           </Route>
           <Route path="/pick" element={<PickForStream />} />

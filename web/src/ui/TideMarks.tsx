@@ -31,3 +31,24 @@ export function TideMarks({ of }: { of: Mark[] }) {
     </svg>
   );
 }
+
+/** One attempt by itself, drawn a little larger. */
+export function AttemptGlyph({ mark, hidden = false }: { mark: Mark; hidden?: boolean }) {
+  const { height } = marks[mark];
+  return (
+    <svg
+      width="12"
+      height="14"
+      className="inline-block"
+      role={hidden ? undefined : 'img'}
+      aria-hidden={hidden || undefined}
+      aria-label={hidden ? undefined : markName(mark)}
+    >
+      {height ? (
+        <rect x="1" y={13 - height} width="10" height={height + 1} fill="var(--color-ink)" />
+      ) : (
+        <circle cx="6" cy="11.5" r="2" fill="var(--color-ink)" />
+      )}
+    </svg>
+  );
+}

@@ -10,6 +10,7 @@ import { ticketWords } from '../../shared/ticketStates';
 import { phrase, t } from '../../shared/words';
 import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
+import { AssignmentViews, BackToAssignments } from './AssignmentViews';
 import { TalkPanel } from './TalkPanel';
 import { Button } from '../../ui/Button';
 import { ListPage, Notice, PageHead } from '../../ui/Page';
@@ -102,7 +103,11 @@ export default function Assignment() {
     <Show query={one}>
       {({ assignment: a, tickets }) => (
         <ListPage>
-          <PageHead title={a.title}>
+          <PageHead
+            title={a.title}
+            back={<BackToAssignments classId={data.id} />}
+            beside={<AssignmentViews classId={data.id} assignmentId={a.id} />}
+          >
             <p className="text-soft">
               {t('given {{day}}', { day: dayOf(a.assignedAt) })}
               {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`}

@@ -9,13 +9,13 @@ import { useMarking, useRecordings } from '../marking/markingQueries';
 import { Tray } from '../tray/Tray';
 import { TrayProvider } from '../tray/useTray';
 import { Jump } from './Jump';
-import { NewClassDialog } from './NewClass';
 import { PersonMenu } from './PersonMenu';
 import { useLive } from './useLive';
 import { Menu, MenuItem, MenuLabel } from '../../ui/Menu';
 import { Waiting } from '../../ui/Shapes';
 import { Loading, Show } from '../../ui/Show';
 
+const NewClassDialog = part<{ close: () => void }>(() => import('./NewClass').then((m) => ({ default: m.NewClassDialog })));
 const ReaderSheet = part(() => import('../readers/ReaderSheet'));
 
 export type Place = { data: ClassData };
@@ -105,6 +105,7 @@ const places = [
   ['marking', 'Marking'],
   ['goals', 'Goals'],
   ['groups', 'Groups'],
+  ['reports', 'Reports'],
 ] as const;
 
 function Places({ classId }: { classId: string }) {

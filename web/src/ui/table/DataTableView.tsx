@@ -8,7 +8,7 @@ import { t } from '../../shared/words';
 import { Menu, MenuCheck } from '../Menu';
 import { RowTick } from '../Checkbox';
 import { TableBody, TableHead, TableScroll, Td, Th } from './Table';
-import type { Column, DataTable } from './useDataTable';
+import type { Column, DataTable, Sum } from './useDataTable';
 import { HeadCell, PickAll } from './HeadCells';
 
 const rowHeight = 33,
@@ -57,6 +57,9 @@ export function DataTableView<T>({
             <HeadCell key={c.key} of={of} column={c} />
           ))}
         </tr>
+        {of.sums?.map((sum) => (
+          <SumRow key={sum.name} sum={sum} of={of} columns={columns} />
+        ))}
       </TableHead>
       <TableBody>
         {gap(above)}
@@ -78,6 +81,25 @@ export function DataTableView<T>({
         )}
       </TableBody>
     </TableScroll>
+  );
+}
+
+function SumRow<T>({ sum, of, columns }: { sum: Sum; of: DataTable<T>; columns: readonly Column<T>[] }) {
+  return (
+    <tr className={cx(sum.soft ? 'text-soft' : 'font-semibold')}>
+      {of.picking && <td />}
+      {columns.map((c, i) =>
+        i === 0 ? (
+          <Th key={c.key} scope="row">
+            {sum.name}
+          </Th>
+        ) : (
+          <Td key={c.key} num={c.num}>
+            {sum.show(c.key)}
+          </Td>
+        ),
+      )}
+    </tr>
   );
 }
 

@@ -44,7 +44,7 @@ export const Table = ({ fit = false, className, ...rest }: ComponentProps<'table
 
 /** A head that stays in sight. */
 export const TableHead = ({ className, ...rest }: ComponentProps<'thead'>) => (
-  <thead className={cx('bg-sand [&_th]:border-ink sticky top-0 z-1', className)} {...rest} />
+  <thead className={cx('bg-sand [&>tr:last-child>*]:border-ink sticky top-0 z-1', className)} {...rest} />
 );
 
 export const TableBody = (props: ComponentProps<'tbody'>) => <tbody {...props} />;

@@ -61,6 +61,17 @@ export type ListOf<T> = {
   gone?: (row: T) => boolean;
   /** The row that is open beside the list. */
   current?: string | null;
+  /** Rows in the head that belong to all the others: their sums, and what those are held against. */
+  sums?: readonly Sum[];
+};
+
+/** A row of the head. */
+export type Sum = {
+  name: string;
+  /** What stands under a column. */
+  show: (key: string) => ReactNode;
+  /** Stands back behind the others. */
+  soft?: boolean;
 };
 
 export type DataTable<T> = ListOf<T> & {

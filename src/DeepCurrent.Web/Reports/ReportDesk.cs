@@ -1,0 +1,109 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Reports;
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Reports;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Reports;
+
+/// <summary>What a report is asked to show.</summary>
+/// <param name="Kind">What its days are; a month where nothing is said.</param>
+/// <param name="From">The first day, where the span is any.</param>
+/// <param name="To">The last day, or today.</param>
+/// <param name="GroupId">One group's readers alone.</param>
+/// <param name="Fiction">Stories alone, or facts alone; both where nothing is said.</param>
+/// <param name="ReaderId">One reader alone.</param>
+public sealed record ReportQuery(
+    SpanKind? Kind,
+    DateOnly? From,
+    DateOnly? To,
+    GroupId? GroupId,
+    bool? Fiction,
+    ReaderId? ReaderId
+);
+
+/// <summary>A report's readers and days.</summary>
+/// <param name="Before">What it is held against; null where there was nothing before.</param>
+public sealed record ReportRoom(
+    IReadOnlyList<RosterRow> Readers,
+    ReportSpan Span,
+    ReportSpan? Before,
+    SpansView Spans,
+    bool? Fiction,
+    SchoolClock Clock,
+    string Zone,
+    DateOnly Today
+)
+{
+    public ReportAsked Asked(ReportSpan span) =>
+        new(
+            [.. Readers.Select(r => r.Id)],
+            Clock.Begin(span.From),
+            Clock.End(span.To),
+            span.From,
+            span.To,
+            Zone,
+            Fiction
+        );
+}
+
+/// <summary>Finds whose reading a report is about, and of which days.</summary>
+public sealed class ReportDesk(Desk desk, ReaderStore readers, GroupStore groups, SchoolStore schools)
+{
+    private const int LongestDays = 800;
+
+    public async Task<ReportRoom> Room(ClassId classId, ReportQuery asked)
+    {
+        var place = await desk.Class(classId, Deed.SeeClass);
+        var school = await desk.School();
+        var moment = await desk.Moment();
+        var kind = asked.Kind ?? SpanKind.Month;
+        var to = asked.To ?? moment.Today;
+        new Faults()
+            .If(kind is SpanKind.Any && asked.From is null, "from", $"Enter a first day.")
+            .If(asked.From > to, "from", $"Choose a first day that is not after the last.")
+            .If(
+                asked.From is { } first && to.DayNumber - first.DayNumber >= LongestDays,
+                "from",
+                $"Choose {LongestDays} days or fewer."
+            )
+            .Refuse();
+        var year = await schools.Year(place.SchoolYearId);
+        var span =
+            kind is SpanKind.Any && asked.From is { } from ? new ReportSpan(from, to) : ReportSpan.UpTo(to, kind, year);
+        var before = span.Before(kind, year);
+        return new(
+            await Readers(classId, asked, moment),
+            span,
+            before,
+            new(
+                kind,
+                SpanView.Of(span),
+                SpanView.OrNone(before),
+                SpanView.OrNone(span.Earlier(kind, year)),
+                SpanView.OrNone(span.Later(kind, year, moment.Today))
+            ),
+            asked.Fiction,
+            await desk.Clock(),
+            school.TimeZone,
+            moment.Today
+        );
+    }
+
+    private async Task<IReadOnlyList<RosterRow>> Readers(ClassId classId, ReportQuery asked, Moment moment)
+    {
+        var roster = await readers.Roster(classId, moment);
+        if (asked.GroupId is { } group)
+        {
+            var those = (await groups.Of(classId)).FirstOrDefault(g => g.Id == group) ?? throw Refused.NotFound();
+            roster = [.. roster.Where(r => those.ReaderIds.Contains(r.Id))];
+        }
+        return asked.ReaderId is not { } one ? roster
+            : roster.Any(r => r.Id == one) ? [.. roster.Where(r => r.Id == one)]
+            : throw Refused.NotFound();
+    }
+}

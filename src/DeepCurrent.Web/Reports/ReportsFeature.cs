@@ -1,0 +1,13 @@
+using DeepCurrent.Data.Reports;
+using DeepCurrent.Web.Hosting;
+
+namespace DeepCurrent.Web.Reports;
+
+/// <summary>Classes over days, weeks, months and terms.</summary>
+public sealed class ReportsFeature : IFeature
+{
+    public void Add(IServiceCollection services, IConfiguration settings) =>
+        services.AddSingleton<ReportStore>().AddSingleton<LogStore>().AddScoped<ReportDesk>();
+
+    public void Map(RouteGroupBuilder api) => ReportEndpoints.Map(api);
+}

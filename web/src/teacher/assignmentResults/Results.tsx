@@ -1,0 +1,113 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { useOutletContext, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { api, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
+import { dayOf } from '../../shared/format';
+import { keys } from '../../shared/keys';
+import { t } from '../../shared/words';
+import { Button } from '../../ui/Button';
+import { ListPage, PageHead } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { AssignmentViews, BackToAssignments } from '../assignments/AssignmentViews';
+import { calledIn } from '../classQueries';
+import type { Place } from '../frame/Frame';
+import { Facts } from './Facts';
+import { Matrix } from './Matrix';
+import { NextSteps } from './NextSteps';
+import { QuestionPanel } from './QuestionPanel';
+import { columnsOf, type Results as ResultsData } from './results';
+import { SpreadLanes } from './SpreadLanes';
+import { WithoutQuiz } from './WithoutQuiz';
+
+/** What an assignment came to: the spread, readers by question, each question opened, and what next. */
+export default function Results() {
+  const { data } = useOutletContext<Place>();
+  const { assignmentId = '' } = useParams();
+  const results = useQuery({
+    queryKey: keys.results(assignmentId),
+    queryFn: () => ok(api.GET('/assignments/{assignmentId}/results', { params: { path: { assignmentId } } })),
+  });
+  return <Show query={results}>{(r) => <Shown r={r} place={{ data }} />}</Show>;
+}
+
+function Shown({ r, place: { data } }: { r: ResultsData; place: Place }) {
+  const name = useMemo(() => {
+    const called = calledIn(data);
+    const given = new Map(r.readers.map((x) => [x.readerId, x.givenName]));
+    return (id: string) => called(id, given.get(id) ?? '');
+  }, [data, r.readers]);
+  const a = r.assignment;
+  return (
+    <ListPage>
+      <PageHead
+        title={a.title}
+        back={<BackToAssignments classId={data.id} />}
+        named={t('Results of {{title}}', { title: a.title })}
+        beside={<AssignmentViews classId={data.id} assignmentId={a.id} />}
+      >
+        <p className="text-soft text-sm">
+          {t('given {{day}}', { day: dayOf(a.assignedAt) })}
+          {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`}
+        </p>
+        <ReleaseMarked r={r} classId={data.id} may={data.mayAssign} />
+      </PageHead>
+      <Facts r={r} />
+      <Body r={r} data={data} name={name} />
+    </ListPage>
+  );
+}
+
+/** The quiz; or who read, where nothing is asked; or that nobody has handed in. */
+function Body({ r, data, name }: { r: ResultsData; data: Place['data']; name: (id: string) => string }) {
+  const columns = useMemo(() => columnsOf(r), [r]);
+  const hardest = columns.filter((c) => !c.onTheWay && c.q.right !== null).length - 1;
+  const [chosen, look] = useState<number | null>(null);
+  const focus = Math.min(chosen ?? Math.max(0, hardest), columns.length - 1);
+  if (columns.length === 0) return <WithoutQuiz r={r} classId={data.id} name={name} />;
+  if (r.rows.length === 0)
+    return (
+      <Empty title={t('No one has handed in yet')}>
+        <p>{t('Scores, questions and next steps appear here as readers hand in.')}</p>
+      </Empty>
+    );
+  return (
+    <div className="grid min-h-0 grow max-lg:overflow-auto lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="grid min-h-0 min-w-0 lg:grid-rows-[minmax(0,1fr)_minmax(0,auto)]">
+        <div className="grid min-h-0 min-w-0 lg:grid-cols-[280px_minmax(0,1fr)]">
+          <SpreadLanes r={r} name={name} />
+          <Matrix r={r} columns={columns} name={name} classId={data.id} focus={focus} look={look} />
+        </div>
+        <QuestionPanel r={r} columns={columns} focus={focus} look={look} />
+      </div>
+      <NextSteps r={r} data={data} name={name} />
+    </div>
+  );
+}
+
+/** Lets readers see what is marked and waits. */
+function ReleaseMarked({ r, classId, may }: { r: ResultsData; classId: string; may: boolean }) {
+  const changed = useChanged();
+  const marked = r.readers.filter((x) => x.state === 'Marked').map((x) => x.ticketId);
+  const release = useMutation({
+    mutationFn: () =>
+      ok(
+        api.POST('/classes/{classId}/tickets', {
+          params: { path: { classId } },
+          body: { ticketIds: marked, deed: 'Release', comment: null },
+        }),
+      ),
+    onSuccess: (done) => {
+      toast.success(t('Released to {{count}} readers', { count: done.done }));
+      void changed('work');
+    },
+    onError: (e) => toast.error(sentence(e)),
+  });
+  if (!may || marked.length === 0) return null;
+  return (
+    <Button look="main" disabled={release.isPending} onClick={() => release.mutate()}>
+      {t('Release to {{count}} readers', { count: marked.length })}
+    </Button>
+  );
+}

@@ -1,0 +1,54 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { type Api, api, ok } from '../../shared/api';
+import { keys } from '../../shared/keys';
+import { queryOf, type Asked } from './span';
+
+export type Report = Api<'ReportView'>;
+export type ReportRow = Report['rows'][number];
+export type Sums = Api<'SumsView'>;
+/** A line of the log, with how its questions went. */
+export type LogRow = Api<'LogRow'> & { marks: Api<'LogLine'>['marks'] };
+/** First tries at a strand. */
+export const askedIn = (s: Sums['strands'][number]) => s.atOnce + s.later + s.notYet;
+
+export type Missed = Api<'MissedQuestion'>;
+export type TextRead = Api<'TextRead'>;
+
+const ask = (classId: string, asked: Asked) => ({
+  params: { path: { classId }, query: queryOf(asked) },
+});
+
+export const useReaderReport = (classId: string, asked: Asked) =>
+  useQuery({
+    queryKey: keys.reports.readers(classId, asked),
+    placeholderData: keepPreviousData,
+    queryFn: () => ok(api.GET('/classes/{classId}/reports/readers', ask(classId, asked))),
+  });
+
+export const useQuestionReport = (classId: string, asked: Asked) =>
+  useQuery({
+    queryKey: keys.reports.questions(classId, asked),
+    placeholderData: keepPreviousData,
+    queryFn: () => ok(api.GET('/classes/{classId}/reports/questions', ask(classId, asked))),
+  });
+
+export const useTextReport = (classId: string, asked: Asked) =>
+  useQuery({
+    queryKey: keys.reports.texts(classId, asked),
+    placeholderData: keepPreviousData,
+    queryFn: () => ok(api.GET('/classes/{classId}/reports/texts', ask(classId, asked))),
+  });
+
+/** Who read what when: of the class, or of one reader. */
+export const useLog = (classId: string, asked: Asked, readerId?: string) =>
+  useQuery({
+    queryKey: keys.reports.log(classId, asked, readerId),
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      ok(
+        api.GET('/classes/{classId}/reports/log', {
+          params: { path: { classId }, query: { ...queryOf(asked), readerId } },
+        }),
+      ),
+    select: (l) => ({ ...l, rows: l.lines.map((x): LogRow => ({ ...x.row, marks: x.marks })) }),
+  });
