@@ -18,7 +18,7 @@ public sealed record ConferenceReader(
 );
 
 /// <summary>A level on a day, with its range.</summary>
-public sealed record ConferenceDay(ReaderId ReaderId, DateOnly Day, double Mean, double Low, double High);
+public sealed record ConferenceDay(ReaderId ReaderId, DateOnly Day, Fathoms Mean, Fathoms Low, Fathoms High);
 
 /// <summary>What conference pages show of readers.</summary>
 public sealed class ConferenceStore(NpgsqlDataSource db)

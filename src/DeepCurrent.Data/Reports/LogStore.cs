@@ -1,10 +1,10 @@
 using System.Text.Json.Serialization;
+using Dapper;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
-using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -80,45 +80,62 @@ public sealed class LogStore(NpgsqlDataSource db)
         where m.first is not null
         """;
 
+    private static readonly string TicketsSql = $"""
+        select k.reader_id, {ReportStore.At} as at, k.id as ticket_id, null::uuid as own_reading_id, y.kind,
+          {TaskSql.Title} as title, v.label as version, coalesce(k.version_depth, v.depth) as depth,
+          k.active_seconds as seconds, k.full_reading as full,
+          case when k.full_reading then v.words else 0 end as words,
+          (select count(*)::int from kept_word w where w.ticket_id = k.id and w.removed_at is null) as kept_words,
+          k.score, coalesce(({MarksSql}), '') as marked, d.id as record_id, d.sound_seconds
+        {ReportStore.From}
+          left join lateral (
+            select id, sound_seconds
+            from running_record
+            where ticket_id = k.id and gone_at is null
+            order by read_at desc
+            limit 1) d on true
+        {ReportStore.Within} and (k.opened_at is not null or k.handed_in_at is not null)
+        order by at desc, k.id
+        limit {Most};
+        select id, reader_id, title, day, coalesce(minutes, 0) as minutes
+        from own_reading
+        where reader_id = any(@readerIds)
+          and removed_at is null
+          and day between @firstDay and @lastDay
+          and @fiction::boolean is null
+        order by day desc, id
+        limit {Most}
+        """;
+
     /// <summary>The latest first. What was read elsewhere stands at noon of its day, for nobody tells the hour.</summary>
-    public Task<IReadOnlyList<LogRow>> Of(ReportAsked asked) =>
-        db.All<LogRow>(
-            $"""
-            (select k.reader_id, {ReportStore.At} as at, k.id as ticket_id, null::uuid as own_reading_id, y.kind,
-              {TaskSql.Title} as title, v.label as version, coalesce(k.version_depth, v.depth) as depth,
-              k.active_seconds as seconds, k.full_reading as full,
-              case when k.full_reading then v.words else 0 end as words,
-              (select count(*)::int from kept_word w where w.ticket_id = k.id and w.removed_at is null) as kept_words,
-              k.score, coalesce(({MarksSql}), '') as marked, d.id as record_id, d.sound_seconds
-            {ReportStore.From}
-              left join lateral (
-                select id, sound_seconds
-                from running_record
-                where ticket_id = k.id and gone_at is null
-                order by read_at desc
-                limit 1) d on true
-            {ReportStore.Within}
-              and (k.opened_at is not null or k.handed_in_at is not null))
-            union all
-            (select o.reader_id, (o.day + time '12:00') at time zone @zone, null, o.id, null, o.title, '', null,
-              coalesce(o.minutes, 0) * 60, false, 0, 0, null, '', null, null
-            from own_reading o
-            where o.reader_id = any(@readerIds)
-              and o.removed_at is null
-              and o.day between @firstDay and @lastDay
-              and @fiction::boolean is null)
-            order by at desc, ticket_id
-            limit {Most}
-            """,
-            new
-            {
-                readerIds = asked.ReaderIds.ToArray(),
-                asked.From,
-                asked.Until,
-                asked.FirstDay,
-                asked.LastDay,
-                asked.Fiction,
-                asked.Zone,
-            }
-        );
+    public async Task<IReadOnlyList<LogRow>> Of(ReportAsked asked)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var all = await c.QueryMultipleAsync(TicketsSql, ReportStore.With(asked));
+        var tickets = (await all.ReadAsync<LogRow>()).AsList();
+        var own = await all.ReadAsync<OwnFlat>();
+        return [.. tickets.Concat(own.Select(o => Elsewhere(o, asked))).OrderByDescending(r => r.At).Take(Most)];
+    }
+
+    private static LogRow Elsewhere(OwnFlat o, ReportAsked asked) =>
+        new()
+        {
+            ReaderId = o.ReaderId,
+            At = asked.Clock.Begin(o.Day).AddHours(12),
+            TicketId = null,
+            OwnReadingId = o.Id,
+            Kind = null,
+            Title = o.Title,
+            Version = "",
+            Depth = null,
+            Seconds = o.Minutes * 60,
+            Full = false,
+            Words = 0,
+            KeptWords = 0,
+            Score = null,
+            RecordId = null,
+            SoundSeconds = null,
+        };
+
+    private sealed record OwnFlat(OwnReadingId Id, ReaderId ReaderId, string Title, DateOnly Day, int Minutes);
 }

@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Reports;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
@@ -12,7 +13,7 @@ namespace DeepCurrent.Data.Reports;
 /// <param name="ReaderIds">The readers that are looked at.</param>
 /// <param name="From">The first instant that counts.</param>
 /// <param name="Until">The first that does not.</param>
-/// <param name="Zone">The school's time zone.</param>
+/// <param name="Clock">The school's own.</param>
 /// <param name="Fiction">Stories alone, or facts alone; null for both.</param>
 public sealed record ReportAsked(
     IReadOnlyCollection<ReaderId> ReaderIds,
@@ -20,7 +21,7 @@ public sealed record ReportAsked(
     DateTimeOffset Until,
     DateOnly FirstDay,
     DateOnly LastDay,
-    string Zone,
+    SchoolClock Clock,
     bool? Fiction
 );
 

@@ -85,15 +85,7 @@ public sealed class ConferenceRoom(
         var trails = (await conferences.Trails([.. all.Select(r => r.Id)], year.FirstDay)).ToLookup(t => t.ReaderId);
         var read = (
             await log.Of(
-                new(
-                    [.. all.Select(r => r.Id)],
-                    clock.Begin(since),
-                    clock.End(today),
-                    since,
-                    today,
-                    school.TimeZone,
-                    null
-                )
+                new([.. all.Select(r => r.Id)], clock.Begin(since), clock.End(today), since, today, clock, null)
             )
         ).ToLookup(l => l.ReaderId);
         var teacher = await conferences.NameOf(desk.Who.Adult);
@@ -118,7 +110,10 @@ public sealed class ConferenceRoom(
                         PlainWords.Level(school, reader.GivenName, reader.Depth),
                         PlainWords.Trend(reader.GivenName, reader.SixWeeks),
                     ],
-                    Trail = [.. trails[reader.Id].Select(t => new TrailDay(t.Day, t.Mean, t.Low, t.High))],
+                    Trail =
+                    [
+                        .. trails[reader.Id].Select(t => new TrailDay(t.Day, t.Mean.Value, t.Low.Value, t.High.Value)),
+                    ],
                     Bands = Bands(school, spoken),
                     Well = [.. parted.Well.Select(Counted)],
                     Next = [.. parted.Next.Select(Counted)],

@@ -35,7 +35,6 @@ public sealed record ReportRoom(
     SpansView Spans,
     bool? Fiction,
     SchoolClock Clock,
-    string Zone,
     DateOnly Today
 )
 {
@@ -46,7 +45,7 @@ public sealed record ReportRoom(
             Clock.End(span.To),
             span.From,
             span.To,
-            Zone,
+            Clock,
             Fiction
         );
 }
@@ -59,7 +58,6 @@ public sealed class ReportDesk(Desk desk, ReaderStore readers, GroupStore groups
     public async Task<ReportRoom> Room(ClassId classId, ReportQuery asked)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
-        var school = await desk.School();
         var moment = await desk.Moment();
         var kind = asked.Kind ?? SpanKind.Month;
         var to = asked.To ?? moment.Today;
@@ -89,7 +87,6 @@ public sealed class ReportDesk(Desk desk, ReaderStore readers, GroupStore groups
             ),
             asked.Fiction,
             await desk.Clock(),
-            school.TimeZone,
             moment.Today
         );
     }
