@@ -95,9 +95,6 @@ public sealed class ReportStore(NpgsqlDataSource db)
     /// <summary>When a text counts as read: as it was handed in, or where it was not, as it was last open.</summary>
     internal const string At = "coalesce(k.handed_in_at, k.changed_at)";
 
-    /// <summary>Answers w to questions q that figures go by: of a quiz, and not too fast.</summary>
-    private const string Counts = "q.place is null and not q.retired and not w.too_fast";
-
     internal const string From = """
         from ticket k
           join task y on y.id = k.task_id
@@ -119,6 +116,26 @@ public sealed class ReportStore(NpgsqlDataSource db)
         {Within}
         """;
 
+    /// <summary>Each question that a reader answered in a quiz handed in within the span: whether it was right at once,
+    /// and whether it ever was.</summary>
+    private static readonly string Firsts = $"""
+        select k.reader_id, k.handed_in_at as at, q.id, q.text_id, t.title, q.stem, q.strand, q.kind,
+          bool_or(w.correct) filter (where w.round = 1 and w.attempt = 1) as first, bool_or(w.correct) as ever
+        from ticket k
+          join answer w on w.ticket_id = k.id
+          join question q on q.id = w.question_id
+          join text t on t.id = q.text_id
+        where k.reader_id = any(@readerIds)
+          and k.state <> {TicketStates.TakenBack}
+          and k.handed_in_at >= @from
+          and k.handed_in_at < @until
+          and (@fiction::boolean is null or t.fiction = @fiction)
+          and q.place is null
+          and not q.retired
+          and not w.too_fast
+        group by k.reader_id, k.id, q.id, t.title
+        """;
+
     private static readonly string SumsSql = $"""
         select k.reader_id, count(*) filter (where k.full_reading)::int as readings,
           count(*) filter (where k.opened_at is not null and not k.full_reading)::int as openings,
@@ -131,20 +148,7 @@ public sealed class ReportStore(NpgsqlDataSource db)
         select x.reader_id, x.strand, count(*) filter (where x.first)::int as at_once,
           count(*) filter (where not x.first and x.ever)::int as later,
           count(*) filter (where not x.first and not x.ever)::int as not_yet
-        from (
-          select k.reader_id, q.strand, bool_or(w.correct) filter (where w.round = 1 and w.attempt = 1) as first,
-            bool_or(w.correct) as ever
-          from ticket k
-            join answer w on w.ticket_id = k.id
-            join question q on q.id = w.question_id
-            join text t on t.id = q.text_id
-          where k.reader_id = any(@readerIds)
-            and k.state <> {TicketStates.TakenBack}
-            and k.handed_in_at >= @from
-            and k.handed_in_at < @until
-            and (@fiction::boolean is null or t.fiction = @fiction)
-            and {Counts}
-          group by k.reader_id, k.id, q.id, q.strand) x
+        from ({Firsts}) x
         where x.first is not null
         group by x.reader_id, x.strand
         limit {Most};
@@ -232,20 +236,7 @@ public sealed class ReportStore(NpgsqlDataSource db)
               count(*) filter (where x.first)::int as at_once,
               count(*) filter (where not x.first and x.ever)::int as later,
               array(select unnest(array_agg(distinct x.reader_id) filter (where not x.first))) as missed_by, max(x.at) as last
-            from (
-              select k.reader_id, q.id, q.text_id, t.title, q.stem, q.strand, q.kind, k.handed_in_at as at,
-                bool_or(w.correct) filter (where w.round = 1 and w.attempt = 1) as first, bool_or(w.correct) as ever
-              from ticket k
-                join answer w on w.ticket_id = k.id
-                join question q on q.id = w.question_id
-                join text t on t.id = q.text_id
-              where k.reader_id = any(@readerIds)
-                and k.state <> {TicketStates.TakenBack}
-                and k.handed_in_at >= @from
-                and k.handed_in_at < @until
-                and (@fiction::boolean is null or t.fiction = @fiction)
-                and {Counts}
-              group by k.reader_id, k.id, q.id, t.title) x
+            from ({Firsts}) x
             where x.first is not null
             group by x.id, x.text_id, x.title, x.stem, x.strand, x.kind
             order by count(*) filter (where not x.first) desc, avg(x.first::int), x.title, x.id

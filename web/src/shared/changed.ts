@@ -2,8 +2,28 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { Subject } from './keys';
 
 type Subjects = readonly Subject[];
-const levels: Subjects = ['class', 'reader', 'reports', 'fit', 'goals', 'library', 'texts', 'school-readers', 'choosing'];
-const work: Subjects = ['class', 'assignments', 'assignment', 'ticket', 'marking', 'reports', 'reader', 'goals', 'texts'];
+const levels: Subjects = [
+  'class',
+  'reader',
+  'reports',
+  'fit',
+  'goals',
+  'library',
+  'texts',
+  'school-readers',
+  'choosing',
+];
+const work: Subjects = [
+  'class',
+  'assignments',
+  'assignment',
+  'ticket',
+  'marking',
+  'reports',
+  'reader',
+  'goals',
+  'texts',
+];
 const members: Subjects = ['roster', 'lists', 'guardians', 'stays', 'find', 'draft', 'sign-in', 'goes-along'];
 const school: Subjects = ['school-classes', 'staff', 'colleagues', 'years', 'windows', 'transfers', 'looks'];
 const history: Subjects = ['changes'];

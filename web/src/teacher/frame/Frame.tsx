@@ -15,7 +15,9 @@ import { Menu, MenuItem, MenuLabel } from '../../ui/Menu';
 import { Waiting } from '../../ui/Shapes';
 import { Loading, Show } from '../../ui/Show';
 
-const NewClassDialog = part<{ close: () => void }>(() => import('./NewClass').then((m) => ({ default: m.NewClassDialog })));
+const NewClassDialog = part<{ close: () => void }>(() =>
+  import('./NewClass').then((m) => ({ default: m.NewClassDialog })),
+);
 const ReaderSheet = part(() => import('../readers/ReaderSheet'));
 
 export type Place = { data: ClassData };
