@@ -41,6 +41,17 @@ internal sealed record Field(JsonElement Value, string Path)
             ? list.EnumerateArray().Select((e, i) => new Field(e, $"{At(name)}[{i}]")).ToList()
             : throw new BadInput("This should be a list.", At(name));
 
+    /// <summary>Numbers from 0 to 1.</summary>
+    public IEnumerable<double> Shares(string name) =>
+        List(name)
+            .Select(f =>
+                f.Value.ValueKind == JsonValueKind.Number
+                && f.Value.TryGetDouble(out var share)
+                && share is >= 0 and <= 1
+                    ? share
+                    : throw new BadInput("This should be a number from 0 to 1.", f.Path)
+            );
+
     public string Text(string name) =>
         Get(name) is { ValueKind: JsonValueKind.String } s
             ? s.GetString()!

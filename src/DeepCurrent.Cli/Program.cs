@@ -11,14 +11,13 @@ return args switch
         Console.Out,
         Console.Error
     ),
+    ["compute", "goal"] => Compute.Run(ComputeGoal.Run, Console.OpenStandardInput(), Console.Out, Console.Error),
     ["compute", ..] => Usage(
-        "deepcurrent compute text | reader | oral | questions: one document on standard input, one JSON document on "
-            + "standard output."
+        "deepcurrent compute text | reader | oral | questions | goal: one document on standard input, one JSON "
+            + "document on standard output."
     ),
     ["content", "check", var folder] => ContentCheck.Run(folder, Console.Out),
-    _ => Usage(
-        "deepcurrent start | test | compute text | compute reader | compute oral | compute questions | content check FOLDER"
-    ),
+    _ => Usage("deepcurrent start | test | compute text | reader | oral | questions | goal | content check FOLDER"),
 };
 
 static int Usage(string text)
