@@ -115,7 +115,10 @@ public sealed class GoalForecastTests
 
     [Theory]
     [InlineData(
-        """{"kind":"words","target":9000,"soFar":4200,"weeks":[{"days":5,"words":610}],"classWeek":{"words":520,"sd":240},"schoolDaysLeft":18,"likely":0.7}"""
+        """
+            {"kind":"words","target":9000,"soFar":4200,"weeks":[{"days":5,"words":610}],
+            "classWeek":{"words":520,"sd":240},"schoolDaysLeft":18,"likely":0.7}
+            """
     )]
     [InlineData(
         """{"kind":"comprehension","target":80,"weeks":[{"days":5,"scores":[0.8,0.7]}],"questions":8,"schoolDaysLeft":18}"""

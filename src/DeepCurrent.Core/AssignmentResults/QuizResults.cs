@@ -98,7 +98,9 @@ public sealed record AnswerDrew(string Said, bool Right, string Reason, int Stro
 }
 
 /// <summary>One question over those who count.</summary>
+/// <param name="At">Its place among those asked, from 0.</param>
 public sealed record QuestionResult(
+    int At,
     Question Question,
     QuestionFigures Figures,
     int AtOnce,
@@ -197,6 +199,7 @@ public sealed class QuizResults
         var cells = Counted.Select(r => r.Cells[at]).ToList();
         int Of(AttemptMark mark) => cells.Count(c => c.Mark == mark && !c.ToMark);
         return new(
+            at,
             q,
             Figures.Questions.Count == 0 ? new(0, null, null) : Figures.Questions[at],
             Of(AttemptMark.RightAtOnce),

@@ -107,19 +107,15 @@ public static class WhatNext
             : (Message)$"More than one question above forecast.";
 
     /// <summary>Readers who missed it at the first try.</summary>
-    private static IReadOnlyList<ReaderId> Missed(QuizResults results, QuestionResult q)
-    {
-        var at = results.ByQuestion.ToList().IndexOf(q);
-        return Readers(results.Counted.Where(r => r.Cells[at].First is false));
-    }
+    private static IReadOnlyList<ReaderId> Missed(QuizResults results, QuestionResult q) =>
+        Readers(results.Counted.Where(r => r.Cells[q.At].First is false));
 
     /// <summary>By how many standard errors fewer were right than their forecasts come to.</summary>
     private static double Short(QuizResults results, QuestionResult q)
     {
-        var at = results.ByQuestion.ToList().IndexOf(q);
         var tried = results
-            .Counted.Where(r => r.Cells[at].First is not null && r.Forecast is not null)
-            .Select(r => (Right: r.Cells[at].First is true, Chance: r.Forecast!.Share.Value))
+            .Counted.Where(r => r.Cells[q.At].First is not null && r.Forecast is not null)
+            .Select(r => (Right: r.Cells[q.At].First is true, Chance: r.Forecast!.Share.Value))
             .ToList();
         var noise = Math.Sqrt(tried.Sum(t => t.Chance * (1 - t.Chance)));
         return noise <= 0 ? 0 : (tried.Sum(t => t.Chance) - tried.Count(t => t.Right)) / noise;

@@ -208,6 +208,21 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         ];
     }
 
+    /// <summary>The latest finished record of each of some readers, where there is one since an instant.</summary>
+    public async Task<IReadOnlyDictionary<ReaderId, RunningRecord>> Latest(
+        IReadOnlyCollection<ReaderId> readerIds,
+        DateTimeOffset since
+    ) => (
+            await db.All<Flat>(
+                $"""
+                select distinct on (k.reader_id) {Columns}
+                where k.reader_id = any(@readerIds) and k.gone_at is null and k.done and k.read_at >= @since
+                order by k.reader_id, k.read_at desc, k.id
+                """,
+                new { readerIds = readerIds.ToArray(), since }
+            )
+        ).Select(r => r.Open()).ToDictionary(r => r.ReaderId);
+
     public async Task<RunningRecord?> Find(RecordId id, ReaderId readerId)
     {
         return (

@@ -108,9 +108,9 @@ public sealed record ResultQuestionView(
     AnswerDrew? CommonWrong
 )
 {
-    public static ResultQuestionView Of(QuestionResult q, int at) =>
+    public static ResultQuestionView Of(QuestionResult q) =>
         new(
-            at + 1,
+            q.At + 1,
             QuestionView.Of(q.Question),
             q.Figures.Answered,
             q.Figures.Proportion is { } p ? new(p) : null,

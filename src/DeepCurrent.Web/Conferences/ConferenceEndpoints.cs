@@ -50,7 +50,7 @@ public static class ConferenceEndpoints
     }
 }
 
-/// <summary>Puts together what a conference page shows: released things alone, in plain words.</summary>
+/// <summary>Puts together what a conference page shows, in plain words.</summary>
 public sealed class ConferenceRoom(
     Desk desk,
     SchoolStore schools,
@@ -88,6 +88,7 @@ public sealed class ConferenceRoom(
                 new([.. all.Select(r => r.Id)], clock.Begin(since), clock.End(today), since, today, clock, null)
             )
         ).ToLookup(l => l.ReaderId);
+        var aloud = await records.Latest([.. all.Select(r => r.Id)], clock.Begin(since));
         var teacher = await conferences.NameOf(desk.Who.Adult);
         var pages = new List<PrintedConference>();
         foreach (var reader in all)
@@ -122,7 +123,7 @@ public sealed class ConferenceRoom(
                     Goals = [.. (await goals.OfReader(reader.Id, school)).Select(Goal)],
                     Readings = [.. Full(read[reader.Id]).Take(MostReadings).Select(l => Reading(l, reader.Depth))],
                     Others = Others(read[reader.Id], reader.GivenName),
-                    Aloud = await Aloud(reader.Id, since, clock),
+                    Aloud = aloud.TryGetValue(reader.Id, out var record) ? Aloud(record, clock) : null,
                     AtHome =
                     [
                         $"Read together for ten minutes a day, in any book {reader.GivenName} likes.",
@@ -185,26 +186,25 @@ public sealed class ConferenceRoom(
         var minutes = (long)Math.Round(full.Sum(l => l.Seconds) / 60);
         if (full.Count + elsewhere.Count == 0)
             return $"No text read in full in these weeks.";
+        var own = (long)(elsewhere.Sum(l => l.Seconds) / 60);
         return elsewhere.Count > 0
-            ? $"{more:count} more texts; {minutes} minutes in all. In books of {name}’s own: {(long)(elsewhere.Sum(l => l.Seconds) / 60)} minutes."
+            ? $"{more:count} more texts; {minutes} minutes in all. In books of {name}’s own: {own} minutes."
             : (Message)$"{more:count} more texts; {minutes} minutes in all.";
     }
 
     /// <summary>The latest reading aloud that is finished, with the first few words read otherwise.</summary>
-    private async Task<PrintedAloud?> Aloud(ReaderId readerId, DateOnly since, SchoolClock clock)
+    private static PrintedAloud Aloud(RunningRecord record, SchoolClock clock)
     {
-        var record = (await records.Of(readerId)).FirstOrDefault(k => k.Done && clock.DayOf(k.ReadAt) >= since);
-        if (record is null)
-            return null;
         var passage = SpokenForms.Of(record.Body);
         var (marks, last) = (record.Sheet.Marks, record.Sheet.LastWord);
         var figures = RecordSheet.Figures(marks, passage, last, record.Sheet.Seconds, record.Sheet.Pauses);
         var right = (long)(figures.Words - figures.Errors);
+        var rate = (long)Math.Round(figures.WordsCorrectPerMinute);
         return new(
             record.Title,
             clock.DayOf(record.ReadAt),
-            figures.WordsCorrectPerMinute > 0
-                ? $"{right} of {figures.Words:count} words right, {(long)Math.Round(figures.WordsCorrectPerMinute)} right a minute."
+            rate > 0
+                ? $"{right} of {figures.Words:count} words right, {rate} right a minute."
                 : (Message)$"{right} of {figures.Words:count} words right.",
             [
                 .. RecordSheet

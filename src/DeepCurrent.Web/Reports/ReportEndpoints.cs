@@ -11,11 +11,16 @@ public static class ReportEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         var reports = api.MapGroup("/classes/{classId:guid}/reports");
+        reports.MapGet("/days", Days);
         reports.MapGet("/readers", Readers);
         reports.MapGet("/questions", Questions);
         reports.MapGet("/texts", Texts);
         reports.MapGet("/log", Log);
     }
+
+    /// <summary>Which days a report is of, for whatever stands beside it.</summary>
+    private static async Task<SpansView> Days(ClassId classId, [AsParameters] ReportQuery asked, ReportDesk at) =>
+        (await at.Room(classId, asked)).Spans;
 
     private static async Task<ReportView> Readers(
         ClassId classId,

@@ -48,6 +48,7 @@ export const keys = {
     record: (readerId: string, recordId: string) => ['reader', readerId, 'record', recordId] as const,
   },
   reports: {
+    days: (classId: string, asked: unknown) => ['reports', classId, 'days', asked] as const,
     readers: (classId: string, asked: unknown) => ['reports', classId, 'readers', asked] as const,
     questions: (classId: string, asked: unknown) => ['reports', classId, 'questions', asked] as const,
     texts: (classId: string, asked: unknown) => ['reports', classId, 'texts', asked] as const,

@@ -10439,6 +10439,50 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/reports/days': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          groupId?: string;
+          fiction?: boolean;
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SpansView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/reports/readers': {
     parameters: {
       query?: never;

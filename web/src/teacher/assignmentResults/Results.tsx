@@ -1,9 +1,7 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useOutletContext, useParams } from 'react-router';
-import { toast } from 'sonner';
-import { api, ok, sentence } from '../../shared/api';
-import { useChanged } from '../../shared/changed';
+import { api, ok } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
@@ -11,6 +9,7 @@ import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
 import { AssignmentViews, BackToAssignments } from '../assignments/AssignmentViews';
+import { usePlan } from '../assignments/week/useWeek';
 import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Facts } from './Facts';
@@ -88,25 +87,11 @@ function Body({ r, data, name }: { r: ResultsData; data: Place['data']; name: (i
 
 /** Lets readers see what is marked and waits. */
 function ReleaseMarked({ r, classId, may }: { r: ResultsData; classId: string; may: boolean }) {
-  const changed = useChanged();
+  const plan = usePlan(classId);
   const marked = r.readers.filter((x) => x.state === 'Marked').map((x) => x.ticketId);
-  const release = useMutation({
-    mutationFn: () =>
-      ok(
-        api.POST('/classes/{classId}/tickets', {
-          params: { path: { classId } },
-          body: { ticketIds: marked, deed: 'Release', comment: null },
-        }),
-      ),
-    onSuccess: (done) => {
-      toast.success(t('Released to {{count}} readers', { count: done.done }));
-      void changed('work');
-    },
-    onError: (e) => toast.error(sentence(e)),
-  });
   if (!may || marked.length === 0) return null;
   return (
-    <Button look="main" disabled={release.isPending} onClick={() => release.mutate()}>
+    <Button look="main" onClick={() => void plan.quietly(plan.tickets('Release', marked))}>
       {t('Release to {{count}} readers', { count: marked.length })}
     </Button>
   );

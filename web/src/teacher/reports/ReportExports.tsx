@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { Menu, MenuItem, MenuLabel, MenuLine } from '../../ui/Menu';
 import { Select } from '../../ui/Select';
-import { useReaderReport } from './reportQueries';
+import { useDays } from './reportQueries';
 import type { Asked } from './span';
 import { spanWords } from './SpanPicker';
 
@@ -25,7 +25,7 @@ export const conferenceAddress = (classId: string, language: string, readerId?: 
 
 /** What leaves the page as a file: the gradebook of the span, and pages for conferences. */
 export function ReportExports({ classId, asked }: { classId: string; asked: Asked }) {
-  const span = useReaderReport(classId, asked).data?.spans.span;
+  const span = useDays(classId, asked).data?.span;
   const others = (useSession().data?.classes ?? []).filter((c) => !c.closed && c.id !== classId);
   const [meeting, meet] = useState(false);
   const address = (form: string, also = '') => {

@@ -10,7 +10,7 @@ import { Dialog } from '../../ui/Dialog';
 import { Form, FormFoot } from '../../ui/Form';
 import { IconButton } from '../../ui/IconButton';
 import { Segments } from '../../ui/Segments';
-import { useReaderReport } from './reportQueries';
+import { useDays } from './reportQueries';
 import { movedTo, type Asked, type Span, type SpanKind } from './span';
 
 const names: Record<SpanKind, Phrase> = {
@@ -40,7 +40,7 @@ export function SpanPicker({
   today: string;
 }) {
   const [choosing, choose] = useState(false);
-  const spans = useReaderReport(classId, asked).data?.spans;
+  const spans = useDays(classId, asked).data;
   const go = (span: Span | null | undefined) => {
     if (span) set(movedTo(asked, span));
   };

@@ -18,6 +18,14 @@ const ask = (classId: string, asked: Asked) => ({
   params: { path: { classId }, query: queryOf(asked) },
 });
 
+/** Which days are meant: asked by itself, for what stands beside every view. */
+export const useDays = (classId: string, asked: Asked) =>
+  useQuery({
+    queryKey: keys.reports.days(classId, asked),
+    placeholderData: keepPreviousData,
+    queryFn: () => ok(api.GET('/classes/{classId}/reports/days', ask(classId, asked))),
+  });
+
 export const useReaderReport = (classId: string, asked: Asked) =>
   useQuery({
     queryKey: keys.reports.readers(classId, asked),
