@@ -1,5 +1,6 @@
 -- A class's year for the bench: each of its readers hands in so many texts, copied from one of the demo's tickets and
--- moved through the days. psql variables: class, its name; readings, how many for each reader.
+-- moved through the days. psql variables: class, its name; readings, how many for each reader; answers, whether they have
+-- answers, too.
 create temp table source as
 select k.id as ticket_id, k.task_id, k.assignment_id
 from ticket k
@@ -44,7 +45,7 @@ insert into answer
 select (jsonb_populate_record(w, jsonb_build_object(
   'id', gen_random_uuid(), 'ticket_id', c.ticket_id, 'correct', random() < 0.75, 'at', c.at, 'too_fast', false))).*
 from copied c cross join answer w
-where w.ticket_id = (select ticket_id from source) and w.round = 1 and w.attempt = 1;
+where w.ticket_id = (select ticket_id from source) and w.round = 1 and w.attempt = 1 and :answers;
 
 insert into depth_day (reader_id, day, mean, sd, low, high)
 select e.reader_id, current_date - n, 30 - n / 60.0, 2, 27 - n / 60.0, 33 - n / 60.0

@@ -1,12 +1,10 @@
 // Who is where in the browser: how long from the click to the table, and from a change elsewhere to its cell.
 // Run from e2e/, whose packages it uses, after plan.mjs has given a class of 36 its 40 tasks.
-import { existsSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { setTimeout as pause } from 'node:timers/promises';
 import { session } from './session.mjs';
+import { notePress, teacherPage } from './teacher-page.mjs';
 
 const address = process.env.DEEPCURRENT_URL;
-const { chromium } = createRequire(`${process.cwd()}/`)('@playwright/test');
 const median = (x) => [...x].sort((a, b) => a - b)[Math.floor(x.length / 2)];
 const opens = 9,
   changes = 9;
@@ -15,17 +13,7 @@ const s = session(address);
 await s.signIn('marit', 'low water at nine');
 const { id } = (await s.call('GET', '/api/session')).classes.find((c) => c.name === 'Plan 36');
 
-const light = '/usr/bin/chromium-headless-shell';
-const browser = await chromium.launch({
-  executablePath: existsSync(light) ? light : '/usr/bin/chromium',
-  args: ['--headless', '--no-sandbox', '--disable-gpu'],
-});
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await page.goto(address);
-await page.getByLabel('User name').fill('marit');
-await page.getByLabel('Password').fill('low water at nine');
-await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('navigation', { name: 'Places' }).waitFor();
+const { browser, page } = await teacherPage(address);
 
 /** From a press on the view to the second picture in which its table stands. A pointer is there a little before. */
 const reach = 150;
@@ -33,9 +21,7 @@ const open = async () => {
   const link = page.getByRole('link', { name: 'Who is where' });
   await link.hover();
   await pause(reach);
-  await page.evaluate(() => {
-    addEventListener('pointerdown', () => (window.pressed = performance.now()), { once: true, capture: true });
-  });
+  await notePress(page);
   await page.mouse.down();
   await page.mouse.up();
   return page.evaluate(

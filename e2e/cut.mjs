@@ -2,6 +2,9 @@
 export const cut = (page) =>
   page.evaluate(() => {
     const found = [];
+    for (const e of document.querySelectorAll('input'))
+      if (e.value && e.checkVisibility() && e.clientWidth > 2 && e.scrollWidth > e.clientWidth + 2)
+        found.push(`cut in its field: ${e.getAttribute('aria-label') ?? e.labels?.[0]?.textContent} ${e.value}`);
     const words = (e) => [...e.childNodes].some((n) => n.nodeType === 3 && /\p{L}{2}/u.test(n.textContent));
     for (const e of document.querySelectorAll('body *')) {
       if (!words(e) || !e.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
@@ -25,6 +28,21 @@ export const cut = (page) =>
     return [...new Set(found)];
   });
 
+/** Text that is shown smaller than so many pixels. */
+export const smaller = (page, least) =>
+  page.evaluate((least) => {
+    const found = [];
+    for (const e of document.querySelectorAll('body *')) {
+      const own = [...e.childNodes].some((n) => n.nodeType === 3 && /[\p{L}\d]/u.test(n.textContent));
+      if (!own || !e.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
+      const box = e.getBoundingClientRect();
+      if (box.width < 2 || box.height < 2 || getComputedStyle(e).clipPath !== 'none') continue;
+      const size = parseFloat(getComputedStyle(e).fontSize);
+      if (size < least) found.push(`${size} px: ${e.tagName} ${e.textContent.slice(0, 60)}`);
+    }
+    return [...new Set(found)];
+  }, least);
+
 /** The teacher's places, within a class. */
 export const places = [
   '',
@@ -38,16 +56,38 @@ export const places = [
   '/texts/new',
   '/texts/copies',
   '/texts/word-lists',
+  '/texts/bring',
   '/assignments',
   '/assignments/where',
   '/assignments/all',
+  '/assignments/plans',
+  '/assignments/classes',
   '/assignments/checks',
   '/assignments/checks/new',
   '/marking',
   '/goals',
+  '/goals?by=group',
   '/groups',
+  '/groups/meetings',
+  '/signals',
+  '/reports?days=Term',
+  '/reports/over-time?days=Term',
+  '/reports/questions?days=Term',
+  '/reports/texts?days=Term',
+  '/reports/log?days=Term',
   '/history',
 ];
 
 /** The lead's places. */
-export const schoolPlaces = ['', '/classes', '/staff', '/imports', '/windows', '/years', '/chart', '/choices', '/log'];
+export const schoolPlaces = [
+  '',
+  '/classes',
+  '/staff',
+  '/imports',
+  '/windows',
+  '/years',
+  '/chart',
+  '/choices',
+  '/log',
+  '/reports',
+];

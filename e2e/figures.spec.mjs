@@ -57,6 +57,7 @@ test('reports and results say what the tables come to', async ({ page, world }) 
     }));
     expect(shown.sort(byReader), kind).toEqual(tables.sort(byReader));
     expect(shown.reduce((sum, r) => sum + r.words, 0)).toBe(report.sum.words);
+    if (kind === 'Term') await goalsSay(page, classId, sql.goals);
 
     const results = await api(page, 'GET', `/assignments/${assignment.id}/results`);
     expect([results.figures.handedIn, results.figures.counted], assignment.title).toEqual([sql.handedIn, sql.counted]);
@@ -69,6 +70,19 @@ test('reports and results say what the tables come to', async ({ page, world }) 
     }
   }
 });
+
+/** Goals stand by what was read and understood this term, and how it was answered. */
+async function goalsSay(page, classId, tables) {
+  const { lines } = await api(page, 'GET', `/classes/${classId}/goals`);
+  const soFar = (l, kind) => l.kinds.find((k) => k.kind === kind).soFar;
+  const shown = lines.map((l) => ({
+    readerId: l.readerId,
+    words: soFar(l, 'Words'),
+    comprehension: soFar(l, 'Comprehension') === null ? null : Math.round(soFar(l, 'Comprehension')),
+  }));
+  const own = tables.map((g) => ({ readerId: g.reader_id, words: g.words, comprehension: g.comprehension }));
+  expect(shown.sort(byReader), 'goals').toEqual(own.sort(byReader));
+}
 
 const dayAfter = (day) => new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
 

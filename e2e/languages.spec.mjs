@@ -1,6 +1,6 @@
-import { cut, places, schoolPlaces } from './cut.mjs';
+import { cut, places, schoolPlaces, smaller } from './cut.mjs';
 import { expect, test } from './world.mjs';
-import { api, axe, classOf, pictures, signIn, teacher } from './people.mjs';
+import { api, axe, classOf, pictures, reader, signIn, teacher } from './people.mjs';
 
 // Another language is chosen by the language at home; English made longer shows whether the pages hold one.
 
@@ -35,6 +35,24 @@ test('a reader whose home speaks Spanish reads Spanish, and the device its own l
   await expect(child.getByRole('heading', { name: 'My reading' })).toBeVisible();
   await child.getByRole('button', { name: 'Español' }).click();
   await expect(child.getByRole('heading', { name: 'Mi lectura' })).toBeVisible();
+  // A word says what it means in the language of the home, and is heard in it.
+  const [open] = (await api(child, 'GET', '/my/tickets')).filter((k) => k.kind === 'Text');
+  const { words } = await api(child, 'GET', `/my/tickets/${open.id}`);
+  const word = words.find((w) => w.atHome);
+  await child.goto('/');
+  await api(child, 'PUT', '/my/words/kept', {
+    ticketId: open.id,
+    text: word.text,
+    kept: true,
+    at: new Date().toISOString(),
+  });
+  await child.goto('/words');
+  await expect(child.getByText(word.atHome)).toBeVisible();
+  const asked = child.waitForRequest((r) => r.url().endsWith('/api/voice'));
+  await child.getByRole('button', { name: `Escuchar «${word.atHome}»` }).click();
+  expect((await asked).postDataJSON()).toEqual({ text: word.atHome, language: 'Spanish' });
+  await axe(child, 'kept words in Spanish');
+  await child.goto('/');
   // Signed out, the device speaks its own language again.
   await child.getByRole('button', { name: 'Salir' }).click();
   await expect(child.getByRole('heading', { name: 'Class code' })).toBeVisible();
@@ -58,7 +76,15 @@ for (const width of [1280, 820])
     const classId = classOf(page);
     await longer(page);
     const faults = [];
-    for (const at of places) faults.push(...(await looked(page, `/class/${classId}${at}`)));
+    const { readers } = await api(page, 'GET', `/classes/${classId}`);
+    const { records } = await api(page, 'GET', `/readers/${readers[0].id}/records`);
+    const [check] = await api(page, 'GET', `/classes/${classId}/checks`);
+    const own = [
+      `/readers/${readers[0].id}`,
+      `/readers/${readers[0].id}/records/${records[0].id}`,
+      `/assignments/checks/${check.id}`,
+    ];
+    for (const at of [...places, ...own]) faults.push(...(await looked(page, `/class/${classId}${at}`)));
     expect(faults).toEqual([]);
   });
 
@@ -68,6 +94,40 @@ test('nothing of the school’s pages is cut off in a longer language', async ({
   await longer(page);
   const faults = [];
   for (const at of schoolPlaces) faults.push(...(await looked(page, `/school${at}`)));
+  expect(faults).toEqual([]);
+});
+
+test('no letter of a reader’s pages is below 18 pixels', async ({ page }) => {
+  const faults = [];
+  const look = async (what) => {
+    await page.waitForLoadState('networkidle');
+    faults.push(...(await smaller(page, 18)).map((fault) => `${what}: ${fault}`));
+  };
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto('/read/TERN46');
+  await expect(page.getByRole('button', { name: 'Mateo' })).toBeVisible();
+  await look('who are you');
+  await reader(page);
+  await look('home');
+  const tickets = await api(page, 'GET', '/my/tickets');
+  const [checks, next, done] = [
+    await api(page, 'GET', '/my/checks'),
+    tickets.find((k) => k.title === 'The Mill That Waits'),
+    tickets.find((k) => k.kind === 'Text' && k.state === 'Released'),
+  ];
+  for (const at of [
+    '/choose',
+    '/words',
+    '/mine',
+    `/text/${next.id}`,
+    `/text/${next.id}/quiz`,
+    `/text/${done.id}/result`,
+    `/check/${checks[0].id}`,
+  ]) {
+    await page.goto(at);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await look(at);
+  }
   expect(faults).toEqual([]);
 });
 

@@ -14,29 +14,27 @@ const words = [
   'It is a surprise.',
 ];
 
-/** Six readers read a text and hand in its quiz with an answer in their own words. */
-async function sixAnswers(page, browser) {
+/** Readers read a text and hand in its quiz, each with an answer in their own words. */
+async function answers(page, browser, title, words) {
   const classId = classOf(page);
-  const six = (await api(page, 'GET', `/classes/${classId}`)).readers.slice(0, 6);
-  const found = await api(page, 'GET', `/library?classId=${classId}&q=${encodeURIComponent('Museum of Lost')}`);
+  const readers = (await api(page, 'GET', `/classes/${classId}`)).readers.slice(0, words.length);
+  const found = await api(page, 'GET', `/library?classId=${classId}&q=${encodeURIComponent(title)}`);
   await api(page, 'POST', `/classes/${classId}/assignments`, {
-    readerIds: six.map((r) => r.id),
+    readerIds: readers.map((r) => r.id),
     textId: found.rows[0].id,
     attempts: 1,
     skipGiven: false,
   });
   const child = await (await browser.newContext()).newPage();
-  for (const [i, r] of six.entries()) {
+  for (const [i, r] of readers.entries()) {
     await pictures(page, r.givenName, secret.join(' '));
     await child.goto('/read');
     await api(child, 'POST', '/session/reader', { code, readerId: r.id, secret: secret.join(' ') });
-    const ticket = (await api(child, 'GET', '/my/tickets')).find(
-      (k) => /Museum of Lost/.test(k.title) && !k.handedInAt,
-    );
+    const ticket = (await api(child, 'GET', '/my/tickets')).find((k) => k.title.includes(title) && !k.handedInAt);
     await api(child, 'POST', `/my/tickets/${ticket.id}/open`);
     const work = await api(child, 'GET', `/my/tickets/${ticket.id}`);
     await api(child, 'PUT', `/my/tickets/${ticket.id}/answers/${crypto.randomUUID()}`, {
-      questionId: work.questions.find((q) => q.kind === 'Short').id,
+      questionId: work.questions.find((q) => q.kind === 'Short' || q.kind === 'Long').id,
       picks: [],
       words: words[i],
       at: new Date().toISOString(),
@@ -46,13 +44,13 @@ async function sixAnswers(page, browser) {
     await api(child, 'DELETE', '/session');
   }
   await child.context().close();
-  return six;
+  return readers;
 }
 
 test('six written answers are marked with at most 14 keys, and no click', async ({ page, browser }) => {
   await teacher(page);
   await nothingToMark(page);
-  const six = await sixAnswers(page, browser);
+  const six = await answers(page, browser, 'Museum of Lost', words);
   await page.goto(`/class/${classOf(page)}/marking`);
   await expect(page.getByRole('heading', { name: 'Why may the writer stop here' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Proposed mark' })).toContainText(/Proposed: \d of 3/);
@@ -100,6 +98,55 @@ test('six written answers are marked with at most 14 keys, and no click', async 
   const ticket = (await api(child, 'GET', '/my/tickets')).find((k) => /Museum of Lost/.test(k.title));
   await child.goto(`/text/${ticket.id}/result`);
   await expect(child.getByText('Say why, too.')).toBeVisible();
+});
+
+test('a rubric of several rows is marked row by row, with keys, and the reader sees what it came to', async ({
+  page,
+  browser,
+}) => {
+  await teacher(page);
+  await nothingToMark(page);
+  const [first] = await answers(page, browser, 'Who Owns a Word', [
+    'Each was right in part, because a reader might not understand the word and yet it exists.',
+    'The teacher was right.',
+  ]);
+  await page.goto(`/class/${classOf(page)}/marking`);
+  const row = (name) => page.getByRole('group', { name });
+  await expect(row('Says what is decided')).toBeVisible();
+  await expect(page.getByText('5 marks; 4 or more count as right')).toBeVisible();
+  await axe(page, 'marking by rows');
+  const next = page.getByRole('button', { name: 'Mark and next' });
+  await page.keyboard.press('2');
+  await expect(row('Says what is decided').getByRole('button', { pressed: true })).toContainText('Says that each');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('status').filter({ hasText: '3 so far, 1 row to choose' })).toBeVisible();
+  await expect(next).toBeDisabled();
+  // The row before is chosen again.
+  await page.keyboard.press('Backspace');
+  await page.keyboard.press('2');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('status').filter({ hasText: '5 so far' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: '1 of 2 marked' })).toBeVisible();
+  // Points are chosen by hand as well, and a figure beyond the row does nothing.
+  await page.keyboard.press('9');
+  await row('Says what is decided')
+    .getByRole('button', { name: /Says that one/ })
+    .click();
+  await row('Gives the reasons')
+    .getByRole('button', { name: /No reason/ })
+    .click();
+  await row('Thinks of who reads').getByRole('button', { name: /alone/ }).click();
+  await next.click();
+  await page.getByRole('button', { name: 'Release all' }).click();
+  await expect(page.getByText('Released to 2 readers')).toBeVisible();
+
+  const child = await (await browser.newContext()).newPage();
+  await child.goto('/read');
+  await api(child, 'POST', '/session/reader', { code, readerId: first.id, secret: secret.join(' ') });
+  const ticket = (await api(child, 'GET', '/my/tickets')).find((k) => k.title.includes('Who Owns a Word'));
+  await child.goto(`/text/${ticket.id}/result`);
+  await expect(child.getByText('5 of 5', { exact: true })).toBeVisible();
 });
 
 test('an answer is sent back with a comment that is kept, and lies behind the next one', async ({ page, browser }) => {

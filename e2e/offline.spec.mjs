@@ -238,6 +238,7 @@ test('a teacher whose session ends goes on writing where they were, once they ha
   await teacher(page);
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Goals' }).click();
   const words = String(1000 + (Date.now() % 4000));
+  await page.getByRole('button', { name: /goals of Mateo/ }).click();
   await page.getByLabel('Words goal for Mateo').fill(words);
   await context.clearCookies();
   await page.getByRole('button', { name: /^Set goals for 1/ }).click();

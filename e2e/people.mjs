@@ -21,10 +21,14 @@ export const starting = (words) => new RegExp(`^${words.replace(/[.*+?^${}()|[\]
 /** Marks and releases what a class has waiting, so that a walk's own answers are all there is. */
 export async function nothingToMark(page) {
   const classId = classOf(page);
-  const waiting = (await api(page, 'GET', `/classes/${classId}/marking/queue`)).flatMap((q) => q.answers);
-  for (const { ticketId, answerId, mark } of waiting)
-    if (mark === null)
-      await api(page, 'PUT', `/tickets/${ticketId}/${answerId ? `marks/${answerId}` : 'reply/mark'}`, { mark: 2 });
+  const queue = await api(page, 'GET', `/classes/${classId}/marking/queue`);
+  const waiting = queue.flatMap((q) => q.answers);
+  for (const { rubric, answers } of queue)
+    for (const { ticketId, answerId, mark } of answers)
+      if (mark === null)
+        await api(page, 'PUT', `/tickets/${ticketId}/${answerId ? `marks/${answerId}` : 'reply/mark'}`, {
+          points: rubric?.criteria.map((row) => row.marks.length - 1) ?? [2],
+        });
   if (waiting.length > 0)
     await api(page, 'POST', `/classes/${classId}/tickets`, {
       ticketIds: [...new Set(waiting.map((a) => a.ticketId))],
@@ -178,4 +182,29 @@ export async function pictures(page, givenName, secret) {
   const classId = classOf(page);
   const one = (await api(page, 'GET', `/classes/${classId}`)).readers.find((r) => r.givenName === givenName);
   await api(page, 'POST', `/classes/${classId}/readers/${one.id}/secret`, { kind: 'Pictures', secret });
+}
+
+/** A promise that somebody else keeps. */
+function later() {
+  let resolve;
+  const promise = new Promise((done) => (resolve = done));
+  return { promise, resolve };
+}
+
+/** Holds back what a page asks of an address until it is let through: `asked` comes true with the first of them. */
+export async function held(page, address, method) {
+  const [gate, first] = [later(), later()];
+  await page.route(address, async (route) => {
+    if (route.request().method() !== method) return route.fallback();
+    first.resolve();
+    await gate.promise;
+    return route.fallback();
+  });
+  return {
+    asked: first.promise,
+    open: async () => {
+      gate.resolve();
+      await page.unroute(address);
+    },
+  };
 }

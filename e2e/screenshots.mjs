@@ -43,10 +43,6 @@ for (const name of ['Mateo', 'Jun', 'Owen', 'Amara', 'Ciara'])
 await desk.getByRole('button', { name: 'Leila Haddad' }).click();
 await desk.getByText('Depth and reach').waitFor();
 await shot(desk, 'readers');
-await desk.getByRole('link', { name: 'Open profile' }).click();
-await desk.getByRole('heading', { name: 'Reading history' }).waitFor();
-await desk.getByRole('region', { name: 'Evidence for the level' }).getByRole('rowheader').first().waitFor();
-await shot(desk, 'profile');
 await place(desk, 'Texts');
 await desk.getByRole('link', { name: 'Salt Letters' }).waitFor();
 await shot(desk, 'texts');
@@ -77,7 +73,10 @@ await desk.goto(`/class/${classId}/assignments/${most.id}/results`);
 await desk.getByRole('heading', { name: 'What next' }).waitFor();
 await shot(desk, 'results');
 await place(desk, 'Goals');
-await desk.getByRole('button', { name: /^Suggest/ }).waitFor();
+await desk
+  .getByRole('button', { name: /^Set goals for/ })
+  .first()
+  .click();
 await shot(desk, 'goals');
 await desk.getByRole('link', { name: 'Reports', exact: true }).click();
 await desk.getByRole('radio', { name: 'Term' }).click();
@@ -89,10 +88,30 @@ await desk
   .waitFor();
 await shot(desk, 'reports');
 await place(desk, 'Groups');
-await desk.getByRole('spinbutton', { name: 'Groups' }).fill('5');
 await desk.getByRole('button', { name: 'Propose groups' }).click();
 await desk.getByText(/Best under these rules|of the best/).waitFor();
 await shot(desk, 'groups');
+await desk.getByRole('navigation', { name: 'Views of groups' }).getByRole('link', { name: 'Meetings' }).click();
+await desk.getByRole('button', { name: 'Later week' }).click();
+await desk.getByRole('button', { name: 'Plan this week…' }).click();
+await desk.getByRole('button', { name: /^Save \d+ meetings$/ }).click();
+await desk
+  .getByRole('table')
+  .getByRole('button', { name: /^Change/ })
+  .first()
+  .waitFor();
+await desk.getByRole('table').getByRole('link').first().click();
+await desk.getByRole('button', { name: 'Begin meeting' }).click();
+const seen = desk.getByRole('region', { name: 'Readers' }).getByRole('listitem');
+for (const [i, mark] of ['alone', 'with help', 'not yet'].entries())
+  await seen.nth(i).getByRole('button', { name: mark, exact: true }).click();
+await desk.getByText(/^Next point/).waitFor();
+await desk.getByRole('button', { name: 'Clear tray' }).click();
+for (const note of await desk.getByRole('button', { name: 'Close toast' }).all()) await note.click();
+await shot(desk, 'meeting');
+await desk.getByRole('link', { name: /^Signals/ }).click();
+await desk.getByRole('region', { name: 'Kind' }).waitFor();
+await shot(desk, 'signals');
 
 await view(desk, 'Roster');
 await desk.getByRole('button', { name: 'Add readers' }).click();
@@ -149,13 +168,6 @@ await child
   .nth(2)
   .click();
 await shot(child, 'quiz');
-await child.getByRole('link', { name: 'Stop for now' }).click();
-await child
-  .getByRole('link', { name: /right at once/ })
-  .first()
-  .click();
-await child.getByText(/\d of \d right on the first try/).waitFor();
-await shot(child, 'result');
 const plover = await open();
 await signIn(plover, 'teo');
 await plover.getByRole('navigation', { name: 'Places' }).waitFor();

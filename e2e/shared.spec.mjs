@@ -152,6 +152,15 @@ test('one reader chooses otherwise and is read to in one assignment, and says so
   await axe(mateo, 'an answer to an answer');
   await page.goto(`/class/${classOf(page)}/tickets/${ticket.id}`);
   await expect(page.getByText('I think he was.')).toBeVisible();
+  // The home goes by grade until a teacher chooses otherwise for one reader.
+  await page.goto(`/class/${classOf(page)}/readers/${id}`);
+  await choose(page.getByRole('combobox', { name: 'Home page' }), 'pictures and voice');
+  await mateo.goto('/');
+  await expect(mateo.getByText('Hello, Mateo')).toBeVisible();
+  await expect(mateo.getByText(/right at once/)).toBeHidden();
+  await choose(page.getByRole('combobox', { name: 'Home page' }), 'By grade');
+  await mateo.reload();
+  await expect(mateo.getByRole('heading', { name: 'My reading' })).toBeVisible();
 });
 
 test('at home a text is read together, its words in the language of the home', async ({ browser }) => {

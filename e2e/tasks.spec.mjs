@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { assignments, axe, choose, place, reader, teacher } from './people.mjs';
+import { api, assignments, axe, choose, classOf, place, reader, teacher } from './people.mjs';
 
 const newTask = async (page, kind) => {
   await assignments(page, 'Week');
@@ -88,6 +88,23 @@ test('a word list is given, practised until each word was right, and its teacher
   await axe(page, 'who knows which words');
 });
 
+test('results of a word list stand word by word, and what many missed becomes a list', async ({ page }) => {
+  await teacher(page);
+  const { rows } = await api(page, 'GET', `/classes/${classOf(page)}/assignments`);
+  const given = rows.find((a) => a.kind === 'Words');
+  await page.goto(`/class/${classOf(page)}/assignments/${given.id}/results`);
+  const words = page.getByRole('region', { name: 'Words', exact: true }).getByRole('table');
+  const { words: counted } = await api(page, 'GET', `/assignments/${given.id}/results`);
+  await expect(words.getByRole('row')).toHaveCount(counted.length + 1);
+  await expect(words.getByRole('row').nth(1)).toContainText(counted[0].word.text);
+  await axe(page, 'results of a word list');
+  const make = page.getByRole('button', { name: /^Make a word list of/ });
+  if (counted.some((w) => w.often)) {
+    await make.click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+  } else await expect(page.getByText('No word was missed by many.')).toBeVisible();
+});
+
 test('a prompt is written about, sent back, written anew, marked and released', async ({ page, browser }) => {
   await teacher(page);
   const dialog = await newTask(page, 'Written answer');
@@ -116,6 +133,7 @@ test('a prompt is written about, sent back, written anew, marked and released', 
   await page.getByRole('button', { name: 'Send back…' }).click();
   await page.getByRole('dialog').getByRole('textbox').fill('Say why, too.');
   await page.getByRole('dialog').getByRole('button', { name: 'Send back' }).click();
+  await expect(page.getByText('Sent back to 1 reader')).toBeVisible();
 
   await mateo.goto('/');
   await begin(mateo, 'After the storm');
@@ -133,7 +151,21 @@ test('a prompt is written about, sent back, written anew, marked and released', 
   await page.getByRole('button', { name: 'Release to Mateo' }).click();
   await mateo.goto('/');
   await mateo.getByRole('link', { name: /After the storm/ }).click();
-  await expect(mateo.getByText('3 of 3 Good reason.')).toBeVisible();
+  await expect(mateo.getByText('3 of 3')).toBeVisible();
+  await expect(mateo.getByText('Good reason.')).toBeVisible();
+  // The reader answers the comment, and the teacher hears of it where marking waits.
+  await mateo.getByRole('button', { name: 'Write back' }).click();
+  await axe(mateo, 'answering a comment');
+  await mateo.getByRole('textbox', { name: 'What you want to say back' }).fill('It was dark.');
+  await mateo.getByRole('button', { name: 'Send' }).click();
+  await expect(mateo.getByText('It was dark.')).toBeVisible();
+  await mateo.reload();
+  await expect(mateo.getByText('It was dark.')).toBeVisible();
+  await page.goto(`/class/${classOf(page)}/marking`);
+  await page.getByRole('link', { name: 'Mateo answers your comment' }).click();
+  await expect(page.getByText('It was dark.')).toBeVisible();
+  await page.getByRole('button', { name: 'Mark as seen' }).click();
+  await expect(page.getByRole('button', { name: 'Mark as seen' })).toBeHidden();
   await context.close();
 });
 

@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { assignments, choose, place, reader, teacher, toQuestions } from './people.mjs';
+import { assignments, axe, choose, place, reader, teacher, toQuestions } from './people.mjs';
 
 // The whole job once, from a roster to a group, as a teacher and a reader would do it.
 test.describe.configure({ mode: 'serial' });
@@ -188,46 +188,139 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   await desk.context().close();
 });
 
-test('term goals are suggested, changed, saved, and each shows how it stands', async ({ page }) => {
+test('term goals follow from how likely they should be, are changed, saved, and each shows how it stands', async ({
+  page,
+}) => {
   await teacher(page);
   await place(page, 'Goals');
   for (const name of ['Mateo', 'Jun', 'Farah'])
     await page.getByRole('checkbox', { name: `Add ${name} to tray`, exact: true }).click();
-  await page.getByRole('button', { name: 'Suggest for 3 in tray' }).click();
-  const words = page.getByRole('spinbutton', { name: 'Words goal for Mateo' });
-  await expect(words).not.toHaveValue('');
+  await page.getByRole('button', { name: 'Set goals for 3 in tray…' }).click();
+  const panel = page.getByRole('complementary', { name: 'Set goals for 3 readers' });
+  const words = panel.getByRole('spinbutton', { name: 'Words goal for Mateo' });
+  const usual = Number(await words.inputValue());
+  // A safer goal asks for less.
+  const ambition = panel.getByRole('slider');
+  await expect(ambition).toHaveAttribute('aria-valuetext', 'likely, 7 in 10');
+  await ambition.press('ArrowLeft');
+  await ambition.press('ArrowLeft');
+  await expect(ambition).toHaveAttribute('aria-valuetext', 'likely, 9 in 10');
+  expect(Number(await words.inputValue())).toBeLessThan(usual);
+  await axe(page, 'setting goals');
   await words.fill('0');
-  await page.getByRole('button', { name: 'Set goals for 3 readers' }).click();
-  await expect(page.getByText('Enter 1 to 1,000,000 words.').first()).toBeVisible();
+  await panel.getByRole('button', { name: 'Set goals for 3 readers' }).click();
+  await expect(panel.getByText('Enter 1 to 1,000,000 words.').first()).toBeVisible();
   await words.fill('4321');
-  await page.getByRole('button', { name: 'Set goals for 3 readers' }).click();
+  await panel.getByRole('textbox', { name: 'Reason, optional' }).fill('Two weeks away.');
+  await panel.getByRole('button', { name: 'Set goals for 3 readers' }).click();
   await expect(page.getByText('Set goals for 3 readers').last()).toBeVisible();
-  const row = page.getByRole('row', { name: /Mateo Rivas/ });
+  const row = page.getByRole('row', { name: /Mateo/ });
   await expect(row).toContainText('4,321');
   await expect(row).toContainText(/(likely|possible|unlikely), \d+ in [12]0|reached/);
+  // Who looks at one reader sees why.
+  await row.getByRole('button', { name: /goals of Mateo/ }).click();
+  await expect(page.getByText('Two weeks away.').first()).toBeVisible();
 });
 
-test('groups are proposed with reasons, one reader is moved by hand, and they are saved', async ({ page }) => {
+test('goals of all are set in three presses, past terms are closed and the next can be prepared', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Goals');
+  await page.getByRole('button', { name: 'Set goals for all…' }).click();
+  await page.getByRole('button', { name: /^Set goals for \d+ readers$/ }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Restored the earlier goals.')).toBeVisible();
+  const next = page
+    .getByRole('navigation', { name: 'Terms' })
+    .getByRole('link', { name: / from / })
+    .first();
+  await next.click();
+  await expect(next).toHaveAttribute('aria-current', 'page');
+  await expect(page.getByRole('button', { name: 'Set goals for all…' })).toBeVisible();
+  await axe(page, 'goals of the next term');
+});
+
+test('groups are proposed under rules with reasons, one reader is moved by hand, and they are saved', async ({
+  page,
+}) => {
   await teacher(page);
   await place(page, 'Groups');
-  await page.getByRole('spinbutton', { name: 'Groups' }).fill('9');
-  await page.getByRole('button', { name: 'Propose groups' }).click();
-  await expect(page.getByText('9 groups of at least 3 need 27 readers. There are 25.')).toBeVisible();
-  await page.getByRole('spinbutton', { name: 'Groups' }).fill('5');
-  await page.getByRole('button', { name: 'Propose groups' }).click();
-  await expect(page.getByText(/Best under these rules|of the best/)).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Who moves and why' })).toBeVisible();
-  await expect(page.getByText(/At \d+\.\d fm, \d+\.\d fm from the .* median/).first()).toBeVisible();
-  await choose(page.getByRole('combobox', { name: 'Group of Siân' }), 'Harbour');
+  const size = async (groups, smallest, largest) => {
+    await page.getByRole('button', { name: /^\d+ groups?, / }).click();
+    const dialog = page.getByRole('dialog', { name: 'Number and size of groups' });
+    await dialog.getByRole('spinbutton', { name: 'Groups' }).fill(String(groups));
+    await dialog.getByRole('spinbutton', { name: 'Smallest' }).fill(String(smallest));
+    await dialog.getByRole('spinbutton', { name: 'Largest' }).fill(String(largest));
+    await dialog.getByRole('button', { name: 'Save' }).click();
+    await expect(dialog).toBeHidden();
+  };
+  // What was proposed before says the same words: what is looked at is the answer to this.
+  const propose = async () => {
+    const button = page.getByRole('button', { name: 'Propose groups' });
+    await Promise.all([page.waitForResponse((r) => r.url().endsWith('/groups/proposal')), button.click()]);
+    await expect(button).not.toHaveAttribute('aria-busy', 'true');
+  };
+  await size(9, 3, 8);
+  await propose();
+  const conflict = page.getByRole('region', { name: 'Rules that conflict' });
+  await expect(conflict).toContainText('9 groups; at least 3 readers in each group');
+  await axe(page, 'rules that conflict');
+  await conflict.getByRole('button', { name: 'at least 2 readers in each group' }).click();
+  await expect(conflict).toBeHidden();
+  await size(5, 3, 8);
+  await propose();
+  await expect(page.getByText('Best under these rules.')).toBeVisible();
+  const reasons = page.getByRole('complementary', { name: 'Who moves and why' });
+  await expect(reasons.getByText(/\d+\.\d fm from the middle of .*: level/).first()).toBeVisible();
+  await axe(page, 'groups now and next');
+  // A tick taken away puts the reader back, and given again moves them.
+  const first = reasons.getByRole('checkbox').first();
+  const before = await reasons.getByRole('checkbox', { checked: true }).count();
+  await first.click();
+  await expect(reasons.getByRole('checkbox', { checked: true })).toHaveCount(before - 1);
+  await reasons.getByRole('checkbox', { checked: false }).first().click();
+  await expect(reasons.getByRole('checkbox', { checked: true })).toHaveCount(before);
+  // By keys from the menu at a flag.
+  await page.getByRole('button', { name: 'Move Siân' }).click();
+  await page.getByRole('menuitem', { name: 'Harbour' }).click();
   // What was moved by hand is still there after the page was lost.
   await page.reload();
-  await expect(page.getByText('This is a proposal. Nothing changes until you save.')).toBeVisible();
-  await expect(page.getByRole('combobox', { name: 'Group of Siân' })).toHaveText('Harbour');
-  await page.getByRole('button', { name: 'Save groups' }).click();
+  const harbour = page.getByRole('region', { name: 'Harbour' });
+  await expect(harbour.getByRole('link', { name: /Siân/ })).toBeVisible();
+  await page.getByRole('button', { name: /^(Move \d+ readers?|Save groups)$/ }).click();
   await expect(page.getByText(/^Saved \d+ groups/)).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Harbour' }).getByRole('link', { name: /Siân/ })).toBeVisible();
+  await expect(harbour.getByRole('link', { name: /Siân/ })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('region', { name: 'Harbour' }).getByRole('link', { name: /Siân/ })).toBeVisible();
+  await expect(harbour.getByRole('link', { name: /Siân/ })).toBeVisible();
+  await page.getByRole('button', { name: 'History…' }).click();
+  const past = page.getByRole('dialog', { name: 'What became of groups' });
+  await expect(past.getByRole('table', { name: 'Groups' }).getByRole('row', { name: /Harbour/ })).toBeVisible();
+  await expect(past.getByRole('table', { name: 'Readers' }).getByRole('row', { name: /Siân/ }).first()).toBeVisible();
+  await axe(page, 'what became of groups');
+});
+
+test('two readers kept apart are apart in what is proposed, and the rule stays with the class', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Groups');
+  await page.getByRole('button', { name: 'Add rule' }).click();
+  await page.getByRole('menuitem', { name: 'Two readers apart' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Two readers apart' });
+  await dialog.getByRole('button', { name: 'Add rule' }).click();
+  await expect(dialog.getByText('Choose two readers.')).toBeVisible();
+  await choose(dialog.getByRole('combobox', { name: 'Reader', exact: true }), 'Mateo');
+  await choose(dialog.getByRole('combobox', { name: 'Other reader' }), 'Jun');
+  await dialog.getByRole('button', { name: 'Add rule' }).click();
+  await page.reload();
+  await expect(page.getByText('Apart: Mateo, Jun')).toBeVisible();
+  await page.getByRole('button', { name: 'Propose groups' }).click();
+  await expect(page.getByText('Best under these rules.')).toBeVisible();
+  const groups = page
+    .getByRole('region', { name: /^(Kelp|Ferry|Mill|Beacon|Harbour)$/ })
+    .filter({ has: page.getByRole('button', { name: 'Move Mateo' }) });
+  await expect(groups).toHaveCount(1);
+  await expect(groups.getByRole('button', { name: 'Move Jun' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Discard' }).click();
+  await page.getByRole('button', { name: 'Remove “Apart: Mateo, Jun”' }).click();
+  await expect(page.getByText('Apart: Mateo, Jun')).toHaveCount(0);
 });
 
 test('the reader’s page shows the history with dates, time and results', async ({ page }) => {

@@ -4,7 +4,7 @@ with mine as (
   select reader_id from enrolment where class_id = :'class' and to_day is null
 ),
 tickets as (
-  select k.id, k.reader_id, k.full_reading, k.active_seconds, k.opened_at, k.handed_in_at, k.score,
+  select k.id, k.reader_id, k.state, k.full_reading, k.active_seconds, k.opened_at, k.handed_in_at, k.score,
     (select words from version where id = k.version_id) as words,
     case when k.handed_in_at is null then k.changed_at else k.handed_in_at end as at
   from ticket k
@@ -68,8 +68,19 @@ questions as (
   from firsts f
   where f.reader_id in (select reader_id from counted)
   group by f.question_id
+),
+goals as (
+  select m.reader_id,
+    (select coalesce(sum(t.words), 0) from within t
+     where t.reader_id = m.reader_id and t.state = 'Released' and t.full_reading and t.handed_in_at is not null
+       and t.score >= (select s.understood_from from school s, class c where c.id = :'class' and s.id = c.school_id)
+    ) as words,
+    (select round(100 * avg(t.score)) from within t
+     where t.reader_id = m.reader_id and t.state = 'Released' and t.handed_in_at is not null) as comprehension
+  from mine m
 )
 select json_build_object(
+  'goals', (select json_agg(g) from goals g),
   'readers', (select json_agg(r) from readers r),
   'handedIn', (select count(*) from done),
   'counted', (select count(*) from counted),

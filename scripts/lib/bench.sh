@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, plan, reports, voice, slow, rosters, load, fuzz or house after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, groups, signals, plan, reports, voice, slow, rosters, load, fuzz or house after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -84,8 +84,10 @@ plan() { # giving much at once, and who is where
   halt
 }
 
-# year CLASS READINGS: fills a class's year; prints one of its assignments.
-year() { sql_file "$ROOT/bench/reports.sql" deepcurrent_bench -v "class=$1" -v "readings=$2" | tail -1; }
+# year CLASS READINGS [ANSWERS]: fills a class's year; prints one of its assignments.
+year() {
+  sql_file "$ROOT/bench/reports.sql" deepcurrent_bench -v "class=$1" -v "readings=$2" -v "answers=${3:-true}" | tail -1
+}
 
 reports() { # results of 150 readers, a class's year, and what leaves as a file
   local id
@@ -101,6 +103,13 @@ reports() { # results of 150 readers, a class's year, and what leaves as a file
   sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
   node "$ROOT/bench/reports.mjs" "$address" year "Report 36" "$ROOT/.data/year.json"
   node "$ROOT/bench/reports.mjs" report year "$ROOT/.data/year.json" "$(spent)"
+  (cd "$ROOT/e2e" && DEEPCURRENT_URL=$address node "$ROOT/bench/paint.mjs" "Report 36")
+  node "$ROOT/bench/reports.mjs" "$address" make "School 1000" 1000
+  year "School 1000" 120 false >/dev/null
+  node "$ROOT/bench/reports.mjs" "$address" school "$ROOT/.data/school.json"
+  sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
+  node "$ROOT/bench/reports.mjs" "$address" school "$ROOT/.data/school.json"
+  node "$ROOT/bench/reports.mjs" report school "$ROOT/.data/school.json" "$(spent)"
   node "$ROOT/bench/reports.mjs" "$address" files
   halt
 }
@@ -122,11 +131,14 @@ slow() { # a reader's side on a slow tablet and a slow line
   halt
 }
 
+groups() { dotnet "$bench_dll" groups; } # forming groups: proofs, large schools, conflicts
+signals() { dotnet "$bench_dll" signals; } # false signals of ordinary classes, readers in trouble who are found
+
 house() { node "$ROOT/bench/house.mjs" "$ROOT"; } # what the code itself measures
 
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | plan | reports | voice | slow | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, plan, reports, voice, slow, rosters, load, fuzz, house)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | groups | signals | plan | reports | voice | slow | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, groups, signals, plan, reports, voice, slow, rosters, load, fuzz, house)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {

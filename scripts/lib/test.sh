@@ -16,6 +16,8 @@ build_all_now() {
 }
 
 mkdir -p "$ROOT/.data"
+# Every suite may read what ships.
+export DEEPCURRENT_ROOT=$ROOT
 passed=0 failed=0 since=$SECONDS
 log="$ROOT/.data/test.log"
 ensure_tools
@@ -73,7 +75,7 @@ dotnet_suite() {
 web_suite() {
   sql "drop database if exists deepcurrent_web with (force)" >/dev/null 2>&1
   database deepcurrent_web
-  DEEPCURRENT_TEST_DATABASE=$(connection deepcurrent_web) DEEPCURRENT_ROOT=$ROOT dotnet_suite Web.Tests
+  DEEPCURRENT_TEST_DATABASE=$(connection deepcurrent_web) dotnet_suite Web.Tests
 }
 
 page_checks() {

@@ -23,6 +23,30 @@ internal sealed record Field(JsonElement Value, string Path)
 
     public bool Has(string name) => Value.ValueKind == JsonValueKind.Object && Value.TryGetProperty(name, out _);
 
+    /// <summary>Whether it is there and not null.</summary>
+    public bool Known(string name) => Has(name) && Value.GetProperty(name).ValueKind is not JsonValueKind.Null;
+
+    /// <summary>A number within bounds; null where it is null.</summary>
+    public double? NumberOrNull(double least, double most) =>
+        Value.ValueKind is JsonValueKind.Null ? null
+        : Value.ValueKind is JsonValueKind.Number
+        && Value.TryGetDouble(out var number)
+        && number >= least
+        && number <= most
+            ? number
+        : throw new BadInput(FormattableString.Invariant($"This should be a number from {least} to {most}."), Path);
+
+    /// <summary>Pairs; none where nothing is said.</summary>
+    public IEnumerable<(Field One, Field Other)> Two(string name) =>
+        Known(name)
+            ? List(name)
+                .Select(p =>
+                    p.Value.ValueKind is JsonValueKind.Array && p.Value.GetArrayLength() == 2
+                        ? (new Field(p.Value[0], $"{p.Path}[0]"), new Field(p.Value[1], $"{p.Path}[1]"))
+                        : throw new BadInput("This should be a pair.", p.Path)
+                )
+            : [];
+
     private JsonElement Get(string name) =>
         Value.ValueKind != JsonValueKind.Object ? throw new BadInput("This should be an object.", Path)
         : Value.TryGetProperty(name, out var found) ? found

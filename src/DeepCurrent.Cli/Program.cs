@@ -11,6 +11,7 @@ return args switch
         Console.Out,
         Console.Error
     ),
+    ["compute", "groups"] => Compute.Run(ComputeGroups.Run, Console.OpenStandardInput(), Console.Out, Console.Error),
     ["compute", "goal"] => Compute.Run(ComputeGoal.Run, Console.OpenStandardInput(), Console.Out, Console.Error),
     ["compute", ..] => Usage(
         "deepcurrent compute text | reader | oral | questions | goal: one document on standard input, one JSON "

@@ -106,40 +106,36 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         DateTimeOffset at
     )
     {
-        var id = CheckId.New();
         CheckAim[] aims = [new(AimKind.Class, classId.ToString())];
         var meant = await checks.Meant(aims, teacher.SchoolId, year.Id);
+        var readers = meant.Select(m => m.ReaderId).Order();
+        var id = CheckId.From(NamedId.Of(NamedId.Shipped, $"{forReaders}: {string.Join(", ", readers)}"));
         var name = CheckName.Of(
             season,
             year.Clock.DayOf(at),
             meant.Select(m => m.Grade),
             [.. plan.Parts.Select(p => p.Part)]
         );
+        var check = new NewCheck
+        {
+            Id = id,
+            SchoolId = teacher.SchoolId,
+            SchoolYearId = year.Id,
+            Season = season,
+            Name = name,
+            ReaderTitle = forReaders,
+            Directions = "Find a quiet place. There is no hurry.",
+            Plan = plan,
+            Draft = false,
+            OpensOn = null,
+            ClosesOn = null,
+            MadeBy = teacher.Id,
+            At = at,
+            Revision = 0,
+        };
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.CheckGiven, async (c, t) =>
         {
-            await CheckStore.Save(
-                c,
-                t,
-                new()
-                {
-                    Id = id,
-                    SchoolId = teacher.SchoolId,
-                    SchoolYearId = year.Id,
-                    Season = season,
-                    Name = name,
-                    ReaderTitle = forReaders,
-                    Directions = "Find a quiet place. There is no hurry.",
-                    Plan = plan,
-                    Draft = false,
-                    OpensOn = null,
-                    ClosesOn = null,
-                    MadeBy = teacher.Id,
-                    At = at,
-                    Revision = 0,
-                },
-                aims,
-                []
-            );
+            await CheckStore.Save(c, t, check, aims, []);
             return new(
                 new { checkId = id, readerIds = await CheckStore.Give(c, t, id, plan, meant, at) },
                 $"Gave {name} to {meant.Count:count} readers"
@@ -164,6 +160,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
     {
         Yardstick yardstick = new(chart, year);
         Moment When() => year.Clock.At(at);
+        var own = new Random(dice.Next());
         for (var stages = 0; stages < MostStages; stages++)
         {
             var s = await sittings.Begin(sitting, p.Id, check.SchoolId, yardstick, When());
@@ -176,18 +173,17 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
                         new SentAnswer(
                             AnswerId.New(),
                             i,
-                            p.AnswersCheck(item, dice) ? [.. item.Right.Take(item.Wanted)] : Wrong(item, sentences),
+                            p.AnswersCheck(item, own)
+                                ? [.. item.Right.Take(item.Wanted)]
+                                : Wrong(item, sentences, new(own.Next())),
                             at.AddSeconds(12 * (i + 1)),
-                            slow ? 7000 + dice.Next(9000) : FastestMs
+                            slow ? 7000 + own.Next(9000) : FastestMs
                         )
                 )
                 .ToList();
             // A maze passage is cut short by its time.
             var most = s.Now!.Part is CheckPart.Maze ? Math.Max(3, (int)(p.Rate * 2.2 / 7)) : answers.Count;
-            var seconds =
-                s.Now.Part is CheckPart.Maze ? s.Limit
-                : slow ? 15 * answers.Count + 40
-                : 2 * answers.Count;
+            var seconds = s.Now.Part is CheckPart.Maze ? s.Limit : SecondsFor(answers.Count, slow);
             at = at.AddSeconds(seconds + 5);
             await sittings.Keep(
                 sitting,
@@ -203,8 +199,10 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         }
     }
 
+    private static int SecondsFor(int answers, bool slow) => slow ? 15 * answers + 40 : 2 * answers;
+
     /// <summary>An answer that is not right.</summary>
-    private int[] Wrong(CheckItem item, int sentences)
+    private static int[] Wrong(CheckItem item, int sentences, Random dice)
     {
         int[] places = [.. Enumerable.Range(0, item.Offered(sentences))];
         do dice.Shuffle(places);

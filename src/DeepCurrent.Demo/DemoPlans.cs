@@ -70,6 +70,19 @@ internal sealed class DemoPlans(ChangeStore changes)
         return members[members.Count / 2];
     }
 
+    /// <summary>A text that as few of some readers as possible have read.</summary>
+    private static SimulatedText? FewestRead(
+        IEnumerable<SimulatedText> library,
+        IReadOnlyList<SimulatedReader> members,
+        SimulatedReader middle,
+        Fathoms depth
+    ) =>
+        library
+            .GroupBy(t => members.Count(p => p.Seen.Contains(t.Row.Id)))
+            .OrderBy(g => g.Key)
+            .Select(g => middle.NextText(g, depth))
+            .FirstOrDefault(t => t is not null);
+
     /// <summary>What the teacher has prepared for the coming week: one text for everybody, and for each group two, one
     /// after the other.</summary>
     public async Task Prepare(
@@ -96,14 +109,8 @@ internal sealed class DemoPlans(ChangeStore changes)
         if (Fresh(people, all) is { } warmUp)
             await Draft(warmUp, new(classId), 0, 4);
 
-        // One that as few of them as possible have read.
         SimulatedText? Fresh(IReadOnlyList<SimulatedReader> members, SimulatedReader middle) =>
-            library
-                .Where(t => !used.Contains(t.Row.Id))
-                .GroupBy(t => members.Count(p => p.Seen.Contains(t.Row.Id)))
-                .OrderBy(g => g.Key)
-                .Select(g => middle.NextText(g, depths[middle.Id]))
-                .FirstOrDefault(t => t is not null);
+            FewestRead(library.Where(t => !used.Contains(t.Row.Id)), members, middle, depths[middle.Id]);
 
         Task Draft(SimulatedText text, Aim aim, int from, int to)
         {

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Plans;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Core.WordLists;
@@ -59,13 +60,50 @@ internal sealed class DemoTasks(
     )
     {
         var week = new DateTimeOffset(monday.AddDays(-7).ToDateTime(new TimeOnly(8, 0)), TimeSpan.Zero);
-        var written = await Assign(
-            TaskKind.Written,
-            new("After the storm", Prompt: "The bridge is closed. What would you do first, and why? Give two reasons."),
-            people,
+        var written = await Given(
+            (
+                TaskKind.Written,
+                new(
+                    "After the storm",
+                    Prompt: "The bridge is closed. What would you do first, and why? Give two reasons."
+                )
+            ),
             new(monday.AddDays(-7), monday.AddDays(-3), Talk: true),
             week
         );
+        await Write(classId, teacher, written, week);
+        var practised = await Given(
+            (TaskKind.Words, new("Estuary words", Words: Words, AtOnce: 3)),
+            new(monday, monday.AddDays(4)),
+            now.AddHours(-1)
+        );
+        await Practise(classId, [.. practised.Take(people.Count / 2)], now);
+
+        Task<IReadOnlyList<NewTicket>> Given(
+            (TaskKind Kind, TaskContent Content) what,
+            AssignmentTerms terms,
+            DateTimeOffset at
+        ) =>
+            Assign(
+                new()
+                {
+                    Id = AssignmentId.New(),
+                    ClassId = classId,
+                    AssignedBy = teacher.Id,
+                    AssignedAt = at,
+                    Terms = terms.Moved(0, year.Calendar),
+                    Task = new(TaskId.New(), null, 1, false, Kind: what.Kind, Content: what.Content),
+                    Aims = [new(classId)],
+                    Tickets = [.. people.Select(r => new NewTicket(TicketId.New(), r.Id, null, null))],
+                },
+                teacher.SchoolId,
+                year.Clock.DayOf(at)
+            );
+    }
+
+    /// <summary>What readers wrote, most of it marked.</summary>
+    private async Task Write(ClassId classId, Adult teacher, IReadOnlyList<NewTicket> written, DateTimeOffset week)
+    {
         foreach (var (ticket, i) in written.SkipLast(LeftOpen).Select((k, i) => (k, i)))
         {
             var at = week.AddDays(1).AddMinutes(17 * i);
@@ -75,16 +113,21 @@ internal sealed class DemoTasks(
             if (i >= written.Count - LeftOpen - LeftToMark)
                 continue;
             var said = i % 2 == 0 ? "Two clear reasons." : "One reason so far. What does the wind do?";
-            await marker.Mark(ticket.Id, ticket.ReaderId, i % 2 == 0 ? 3 : 2, said, teacher.Id, at.AddDays(1));
+            await marker.Mark(
+                ticket.Id,
+                ticket.ReaderId,
+                new([i % 2 == 0 ? 3 : 2], Rubric.Usual.Most),
+                said,
+                teacher.Id,
+                at.AddDays(1)
+            );
         }
-        var practised = await Assign(
-            TaskKind.Words,
-            new("Estuary words", Words: Words, AtOnce: 3),
-            people,
-            new(monday, monday.AddDays(4)),
-            now.AddHours(-1)
-        );
-        foreach (var (ticket, i) in practised.Take(people.Count / 2).Select((k, i) => (k, i)))
+    }
+
+    /// <summary>Words that readers practised, some of them all.</summary>
+    private async Task Practise(ClassId classId, IReadOnlyList<NewTicket> practised, DateTimeOffset now)
+    {
+        foreach (var (ticket, i) in practised.Select((k, i) => (k, i)))
         {
             PractisedWord[] known =
             [
@@ -96,38 +139,19 @@ internal sealed class DemoTasks(
             if (known.Length == Words.Length)
                 await replies.HandIn(ticket.Id, ticket.ReaderId, at, at);
         }
-        return;
+    }
 
-        async Task<IReadOnlyList<NewTicket>> Assign(
-            TaskKind kind,
-            TaskContent content,
-            IReadOnlyList<SimulatedReader> readers,
-            AssignmentTerms terms,
-            DateTimeOffset at
-        )
+    private async Task<IReadOnlyList<NewTicket>> Assign(NewAssignment a, SchoolId schoolId, DateOnly today)
+    {
+        await changes.Do(new(schoolId, a.ClassId, a.AssignedBy, a.AssignedAt), ChangeKind.Assigned, async (c, t) =>
         {
-            var given = readers.Select(r => new NewTicket(TicketId.New(), r.Id, null, null)).ToList();
-            var assignment = new NewAssignment
-            {
-                Id = AssignmentId.New(),
-                ClassId = classId,
-                AssignedBy = teacher.Id,
-                AssignedAt = at,
-                Terms = terms.Moved(0, year.Calendar),
-                Task = new(TaskId.New(), null, 1, false, Kind: kind, Content: content),
-                Aims = [new(classId)],
-                Tickets = given,
-            };
-            await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Assigned, async (c, t) =>
-            {
-                await AssignmentWriter.Add(c, t, assignment, year.Clock.DayOf(at));
-                return new(
-                    new { assignmentIds = new[] { assignment.Id } },
-                    $"Assigned {content.Title} to {given.Count:count} readers"
-                );
-            });
-            return given;
-        }
+            await AssignmentWriter.Add(c, t, a, today);
+            return new(
+                new { assignmentIds = new[] { a.Id } },
+                $"Assigned {a.Task.Content!.Title} to {a.Tickets.Count:count} readers"
+            );
+        });
+        return a.Tickets;
     }
 
     /// <summary>What the school keeps to give again: the words, and two weeks at the harbour.</summary>

@@ -15,9 +15,11 @@ using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Choosing;
+using DeepCurrent.Data.Feedbacks;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
+using DeepCurrent.Data.HomeMessages;
 using DeepCurrent.Data.KeptWords;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Measuring;
@@ -42,6 +44,7 @@ public sealed class DemoWorld(
     AdultStore adults,
     RosterWriter roster,
     GuardianStore guardians,
+    HomeMessageStore homeMessages,
     ReaderStore readers,
     TextStore texts,
     TicketStore tickets,
@@ -59,6 +62,7 @@ public sealed class DemoWorld(
     KeptWordStore keptWords,
     OwnReadingStore ownReadings,
     RatingStore ratings,
+    FeedbackStore feedbacks,
     ReplyMarker marker
 )
 {
@@ -87,6 +91,7 @@ public sealed class DemoWorld(
     private static readonly string[] GroupNames = ["Kelp", "Ferry", "Mill", "Beacon"];
 
     private readonly Random random = new(Seed);
+    private int enrolledSoFar;
     private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
     private readonly DemoPlans plans = new(changes);
     private readonly DemoTasks tasks = new(changes, tickets, replies, marker, savedPlans, lists);
@@ -108,38 +113,29 @@ public sealed class DemoWorld(
         foreach (var adult in new[] { marit, teo, bram })
             await adults.Add(adult);
         var library = await Library(school);
-        (string Name, string Code, int Grade, int Size, Adult Teacher)[] plan =
-        [
-            ("4 Tern", ClassCode, 4, 24, marit),
-            ("2 Plover", "PLVR29", 2, 18, teo),
-            ("6 Heron", WritingCode, 6, 6, marit),
-        ];
         var from = 0;
-        foreach (var (name, code, grade, size, teacher) in plan)
+        foreach (var (name, code, grade, size, teacher) in Classes(marit, teo))
         {
             var classId = ClassId.New();
             if (code == ClassCode)
                 tern = classId;
-            var people = await Enrol(
-                school,
-                new(classId, null, year.Id, name, code, null, null, Closed: false) { Grade = grade },
-                year,
-                teacher,
-                name == "4 Tern" ? bram : null,
-                grade,
-                People.Readers[from..(from + size)],
-                seal
-            );
+            var @class = new RosterClass(classId, null, year.Id, name, code, null, null, Closed: false)
+            {
+                Grade = grade,
+            };
+            var assistant = code == ClassCode ? bram : null;
+            var those = People.Readers[from..(from + size)];
+            var people = await Enrol(school, @class, year, teacher, assistant, grade, those, seal);
             from += size;
             if (people.Find(p => p.Name == KnownReader) is { } known)
-                await Guardian(school, known.Id, hash, seal, now);
+                await AtHome(known.Id, school, teacher.Id, (hash, seal), now);
             await choosing.Put(classId, new(Open: true));
             void Told(int done) => say($"Demo world: {name}, week {done} of {WeeksGone + 1}");
             await Live(classId, year, teacher, people, library, clock.DayOf(now), now, Told);
             await own.Rate(classId, people, teacher, clock, now);
             if (code == ClassCode)
                 await own.Give(people, teacher, clock, now);
-            if (code == WritingCode)
+            else if (code == WritingCode)
                 await tasks.Give(classId, year, teacher, people, year.FirstDay.AddDays(7 * WeeksGone), now);
         }
         await tasks.Keep(ines, library, now.AddDays(-20));
@@ -305,7 +301,9 @@ public sealed class DemoWorld(
             // Evenly spread quantiles, in mixed order, so that a class of any size looks like a class.
             var depth =
                 Chart.Typical(grade, 0).Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
-            var person = new SimulatedReader(ReaderId.New(), given, depth, random);
+            // Named ids: what goes by them, as dice of checks do, falls the same way whenever the world is made.
+            var id = ReaderId.From(NamedId.Of(NamedId.Shipped, $"{school.Name}: {given} {family}"));
+            var person = new SimulatedReader(id, given, depth, new Random(Seed * 1000 + enrolledSoFar++));
             people.Add(person);
             added.Add(new(null, Admitted(person.Id, given, family, grade, school, seal)));
             enrolled.Add(new(null, new Enrolment(EnrolmentId.New(), null, room.Id, person.Id, year.FirstDay, null)));
@@ -328,7 +326,7 @@ public sealed class DemoWorld(
     }
 
     /// <summary>Somebody who follows one reader from home.</summary>
-    private async Task Guardian(
+    private async Task<AdultId> Guardian(
         School school,
         ReaderId readerId,
         Func<string, string> hash,
@@ -350,6 +348,37 @@ public sealed class DemoWorld(
         var code = new GuardianCode(Guid.CreateVersion7(), school.Id, readerId, seal("used"), now);
         await guardians.Add([(code, code.Id.ToString())], now);
         await guardians.Link(lucia.Id, code, now);
+        return lucia.Id;
+    }
+
+    private static (string Name, string Code, int Grade, int Size, Adult Teacher)[] Classes(Adult marit, Adult teo) =>
+        [
+            ("4 Tern", ClassCode, 4, 24, marit),
+            ("2 Plover", "PLVR29", 2, 18, teo),
+            ("6 Heron", WritingCode, 6, 6, marit),
+        ];
+
+    /// <summary>A reader's guardian, with a message that was answered and one that nobody has answered yet.</summary>
+    private async Task AtHome(
+        ReaderId reader,
+        School school,
+        AdultId teacher,
+        (Func<string, string> Hash, Func<string, string> Seal) secrets,
+        DateTimeOffset now
+    )
+    {
+        var guardian = await Guardian(school, reader, secrets.Hash, secrets.Seal, now);
+        var (first, second) = (HomeMessageId.New(), HomeMessageId.New());
+        const string Asked =
+            "Mateo likes the texts about storms. Is there a time at home when he reads aloud to somebody?";
+        await homeMessages.Put(reader, first, Asked, teacher, now.AddDays(-9));
+        const string Said = "Thank you. He reads to his sister after supper, ten minutes or so.";
+        await homeMessages.Answer(reader, (first, HomeAnswerId.New()), Said, guardian, now.AddDays(-8));
+        await homeMessages.Seen(reader, now.AddDays(-7));
+        const string Told =
+            "Mateo explained to the group how the mill uses the tide. If it suits you, come in one day at 16:00 "
+            + "and hear him read.";
+        await homeMessages.Put(reader, second, Told, teacher, now.AddDays(-1));
     }
 
     private async Task Live(
@@ -415,7 +444,7 @@ public sealed class DemoWorld(
         var monday = year.FirstDay.AddDays(7 * w);
         if (w is 0 or 6)
             foreach (var p in people)
-                await Record(p, teacher, year, library, At(monday, 10).AddMinutes(random.Next(180)));
+                await Record(p, teacher, year, library, At(monday, 10).AddMinutes(p.Dice.Next(180)));
         if (w == 1)
             await windows.Autumn(classId, year, teacher, people, At(monday.AddDays(2), 9));
         if (w == WeeksGone && classId == tern)
@@ -493,27 +522,37 @@ public sealed class DemoWorld(
     )
     {
         reader.Seen.Add(text.Row.Id);
-        var when = at.AddHours(random.Next(4) * 24 + random.NextDouble() * 5);
+        var when = at.AddHours(reader.Dice.Next(4) * 24 + reader.Dice.NextDouble() * 5);
         // This week some have not begun and some are in the middle.
-        if (thisWeek && (reader.Name == KnownReader || when > now.AddMinutes(-40) || random.NextDouble() < 0.4))
+        if (thisWeek && (reader.Name == KnownReader || when > now.AddMinutes(-40) || reader.Dice.NextDouble() < 0.4))
             return;
-        if (!thisWeek && reader.Name != KnownReader && random.NextDouble() < 0.04)
+        if (!thisWeek && reader.Name != KnownReader && reader.Dice.NextDouble() < 0.04)
             return;
         var ticket = await tickets.Find(ticketId, reader.Id)
             ?? throw new InvalidOperationException("A ticket was given and is not there.");
         await tickets.Open(ticket, when, when);
         await adults.SignedIn(reader.Id.Value, reader: true, when);
         var clock = when.AddSeconds(await TurnPages(reader, ticket, version, when));
-        var stopAfter = thisWeek && random.NextDouble() < 0.25 ? 3 : int.MaxValue;
+        var stopAfter = thisWeek && reader.Dice.NextDouble() < 0.25 ? 3 : int.MaxValue;
         clock = await Answer(reader, text, version, ticketId, stopAfter, clock);
-        if (
-            stopAfter < int.MaxValue
-            || await tickets.HandIn(ticketId, reader.Id, Chart, clock.AddSeconds(5), clock.AddSeconds(5))
-                is not { State: TicketState.ToMark }
-            || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)
-        )
+        if (stopAfter < int.MaxValue)
             return;
-        await MarkWritten(reader, text, ticketId, classId, year, teacher, clock);
+        var done = await tickets.HandIn(ticketId, reader.Id, Chart, clock.AddSeconds(5), clock.AddSeconds(5));
+        if (done is { State: TicketState.ToMark })
+        {
+            if (at > now.AddDays(-LeftToMark) && reader.Dice.NextDouble() < 0.5)
+                return;
+            await MarkWritten(reader, text, ticketId, classId, year, teacher, clock);
+        }
+        await LookAtResult(reader, ticketId, clock.AddDays(2), now);
+    }
+
+    /// <summary>Most readers look at their results; those in a hurry do not.</summary>
+    private async Task LookAtResult(SimulatedReader reader, TicketId ticketId, DateTimeOffset at, DateTimeOffset now)
+    {
+        var seconds = 20 + 70 * reader.Dice.NextDouble();
+        if (reader.Dice.NextDouble() < (reader.Hurries ? 0.1 : 0.85) && at < now)
+            await feedbacks.Spend(ticketId, SpellId.New(), seconds, at);
     }
 
     /// <summary>Reads page by page.</summary>
@@ -532,7 +571,7 @@ public sealed class DemoWorld(
                 ticket,
                 SpellId.New(),
                 page,
-                seconds / pages * (0.85 + 0.3 * random.NextDouble()),
+                seconds / pages * (0.85 + 0.3 * reader.Dice.NextDouble()),
                 when.AddSeconds(seconds * page / pages),
                 Chart
             );
@@ -551,14 +590,14 @@ public sealed class DemoWorld(
         foreach (var q in text.Questions.Where(q => !q.OnTheWay).Take(stopAfter))
             for (var attempt = 0; attempt < 2; attempt++)
             {
-                clock = clock.AddSeconds(12 + 20 * random.NextDouble());
+                clock = clock.AddSeconds(12 + 20 * reader.Dice.NextDouble());
                 var right = reader.Answers(q, version.Depth, attempt);
                 var sentences = q.Rules.PicksSentences ? await texts.Sentences(version.Id) : [];
-                var answer = SimulatedAnswer.To(q, right, sentences, version.Label, random);
+                var answer = SimulatedAnswer.To(q, right, sentences, version.Label, new(reader.Dice.Next()));
                 await writer.Keep(
                     ticketId,
                     reader.Id,
-                    [new(AnswerId.New(), q.Id, _ => answer, clock, 9000 + random.Next(12000))],
+                    [new(AnswerId.New(), q.Id, _ => answer, clock, 9000 + reader.Dice.Next(12000))],
                     clock
                 );
                 if (right)
@@ -579,17 +618,27 @@ public sealed class DemoWorld(
     {
         foreach (var q in text.Questions.Where(q => q is { Written: true, OnTheWay: false }))
         foreach (var a in (await tickets.Answers(ticketId)).Where(a => a.QuestionId == q.Id))
+        {
+            var full = a.Response.Words == q.Rubric!.Samples[0];
             await marking.Mark(
                 ticketId,
                 reader.Id,
                 a.Id,
-                a.Response.Words == q.Rubric!.Samples[0] ? 3 : 1,
+                q.Rubric.Mark([
+                    .. q.Rubric.Criteria.Select(
+                        (row, i) =>
+                            full ? row.Most
+                            : i == 0 ? 1
+                            : 0
+                    ),
+                ])!,
                 "",
                 teacher.Id,
                 year,
                 Chart,
                 clock.AddDays(1)
             );
+        }
         await marking.Release(ticketId, classId, clock.AddDays(1));
     }
 
@@ -602,7 +651,7 @@ public sealed class DemoWorld(
         DateTimeOffset at
     )
     {
-        var wanted = p.Depth + 3 * Normal.Draw(random);
+        var wanted = p.Depth + 3 * Normal.Draw(p.Dice);
         var (text, version) = library
             .SelectMany(t => t.Row.Versions.Select(v => (t, v)))
             .Where(x => x.v.Words >= 60)
@@ -610,7 +659,7 @@ public sealed class DemoWorld(
         var body = RecordSheet.Body((await texts.Body(version.Id)).Pages);
         var words = SpokenForms.Of(body);
         int? last = words.Count > 150 ? 119 : null;
-        var sheet = SimulatedOral.Sheet(p, version.Depth.Value, words, last, random);
+        var sheet = SimulatedOral.Sheet(p, version.Depth.Value, words, last, p.Dice);
         var id = RecordId.New();
         await records.Begin(
             new(
@@ -658,6 +707,7 @@ public sealed class DemoWorld(
                 {
                     (p.Id, GoalKind.Comprehension, 75.0),
                     (p.Id, GoalKind.Words, Math.Round((1500 + 30 * p.Depth) / 250) * 250),
+                    (p.Id, GoalKind.Depth, Math.Round(2 * p.Depth + 1) / 2),
                 }
             );
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Goals, async (c, t) =>
@@ -680,7 +730,7 @@ public sealed class DemoWorld(
             .Select(r => new GroupCandidate(r.Id.ToString(), r.Depth, []))
             .ToList();
         var count = Math.Max(1, people.Count / 6);
-        var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
+        var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8)).Proposal!;
         var groups = plan
             .Groups.Select(
                 (g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => ReaderId.From(Guid.Parse(r.Key)))])

@@ -18,22 +18,24 @@ internal sealed record SimulatedText(TextRow Row, IReadOnlyList<Question> Questi
 internal sealed class SimulatedReader
 {
     private const int TypicalSentences = 20;
-    private readonly Random random;
     private readonly double pace;
     private readonly Dictionary<Strand, double> strengths;
 
-    public SimulatedReader(ReaderId id, string name, double depth, Random random)
+    /// <param name="dice">Of this reader alone: what another does, or when, changes nothing here.</param>
+    public SimulatedReader(ReaderId id, string name, double depth, Random dice)
     {
-        (Id, Name, Depth, this.random) = (id, name, depth, random);
-        pace = 0.6 + 1.2 * random.NextDouble();
-        Hurries = random.NextDouble() < 0.06;
-        strengths = Enum.GetValues<Strand>().ToDictionary(s => s, _ => 3 * Normal.Draw(random));
+        (Id, Name, Depth, Dice) = (id, name, depth, dice);
+        pace = 0.6 + 1.2 * Dice.NextDouble();
+        Hurries = Dice.NextDouble() < 0.06;
+        strengths = Enum.GetValues<Strand>().ToDictionary(s => s, _ => 3 * Normal.Draw(Dice));
         // Some readers find what the text says and miss what it means.
-        if (random.NextDouble() < 0.3)
+        if (Dice.NextDouble() < 0.3)
             strengths[Strand.Infer] -= 12;
     }
 
     public ReaderId Id { get; }
+
+    public Random Dice { get; }
 
     public string Name { get; }
 
@@ -45,7 +47,7 @@ internal sealed class SimulatedReader
 
     public double Rate => GoalRules.SilentRate(new(Depth), LevelChart.Default);
 
-    public void Grow(LevelChart chart) => Depth += pace * chart.GrowthPerWeek(new(Depth)) + 0.3 * Normal.Draw(random);
+    public void Grow(LevelChart chart) => Depth += pace * chart.GrowthPerWeek(new(Depth)) + 0.3 * Normal.Draw(Dice);
 
     /// <summary>The unread text whose best version is forecast nearest to 80 %; none if nothing is near
     /// enough.</summary>
@@ -61,7 +63,7 @@ internal sealed class SimulatedReader
                 )
             )
             .Where(x => x.Miss < 0.16)
-            .OrderBy(x => x.Miss + 0.05 * random.NextDouble())
+            .OrderBy(x => x.Miss + 0.05 * Dice.NextDouble())
             .Select(x => x.t)
             .FirstOrDefault();
 
@@ -78,7 +80,7 @@ internal sealed class SimulatedReader
     {
         var ability = Depth + strengths[q.Strand] + (attempt > 0 ? 6 : 0) - (Hurries ? 9 : 0);
         var guess = q.Guess(TypicalSentences);
-        return random.NextDouble() < AnswerModel.Right(ability - q.Difficulty(text, TypicalSentences).Value, guess);
+        return Dice.NextDouble() < AnswerModel.Right(ability - q.Difficulty(text, TypicalSentences).Value, guess);
     }
 }
 

@@ -10,6 +10,9 @@ namespace DeepCurrent.Listener;
 /// <param name="Seconds">How long the recording is: the simulated reader reads at the pace that fills it.</param>
 public sealed record ListenRequest(string Text, string Recording, VoiceTraits? Traits, double? Seconds = null);
 
+/// <param name="Seconds">How long it is: a longer one says more.</param>
+public sealed record DictateRequest(byte[]? Sound, double? Seconds);
+
 /// <summary>A simulated listening device: text and recording in, timed words out, over HTTP. It ships so that listening
 /// can be tried and tested; it hears nothing.</summary>
 /// <remarks>The setting Listener:Mood makes it slow, failing, or full of nonsense.</remarks>
@@ -50,6 +53,11 @@ public static class ListenerServer
                 new { words = request.Seconds is { } seconds ? heard.Where(w => w.End <= seconds) : heard }
             );
         });
+        app.MapPost("/dictate", (DictateRequest request) =>
+            request.Sound is { Length: > 0 } sound
+                ? Results.Json(new { words = Dictation.Of(sound, request.Seconds ?? 0) })
+                : Results.Json(new { error = "Nothing was sent." }, statusCode: 422)
+        );
         return app;
     }
 

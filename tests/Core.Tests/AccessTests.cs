@@ -24,6 +24,7 @@ public sealed class AccessTests
         Mark            . . . x x . . . .
         JudgeLevel      . . . x x . . . .
         SetGoals        . . . x x . . . .
+        WriteHome       . . . x x . . . .
         FormGroups      . . . x x . . . .
         TakeRecords     . . x x x . . . .
         GiveCheck       . . x x x x . . .

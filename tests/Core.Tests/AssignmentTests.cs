@@ -26,6 +26,18 @@ public sealed class AssignmentTests
     private static IReadOnlyList<ReaderId> Meant(params Aim[] aims) => Aims.Readers(aims, Tern, Roster, Groups);
 
     [Fact]
+    public void Results_have_a_day_that_moves_with_the_work_and_points_within_reason()
+    {
+        var terms = new AssignmentTerms(Monday, Monday.AddDays(2), ReleasesOn: Monday.AddDays(4));
+        terms.Faults(Monday).ShouldBeEmpty();
+        (terms with { ReleasesOn = Monday.AddDays(-1) }).Faults(Monday).Single().Field.ShouldBe("releasesOn");
+        (terms with { Worth = 1001 }).Faults(Monday).Single().Field.ShouldBe("worth");
+        (terms with { Worth = -1 }).Faults(Monday).Single().Field.ShouldBe("worth");
+        var moved = terms.Moved(7, Calendar);
+        (moved.ReleasesOn!.Value.DayNumber - moved.VisibleFrom.DayNumber).ShouldBe(4);
+    }
+
+    [Fact]
     public void Aims_mean_a_class_its_groups_and_its_readers_each_once()
     {
         Meant(new Aim(Tern)).ShouldBe(Roster);

@@ -1,6 +1,7 @@
 using CsCheck;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Library;
+using DeepCurrent.Core.Questions;
 
 namespace Core.Tests;
 
@@ -215,5 +216,31 @@ public sealed class LibraryTests
     {
         Should.Throw<ArgumentOutOfRangeException>(() => new Shelf([]).Search(new(), Asker(), most: 0));
         Should.Throw<ArgumentOutOfRangeException>(() => new Shelf([]).Search(new(), Asker(), from: -1));
+    }
+
+    [Fact]
+    public void What_is_asked_after_reading_together_is_the_last_question_on_the_way_and_never_one_of_the_quiz()
+    {
+        Question Asked(string stem, int? after, QuestionKind kind = QuestionKind.Single) =>
+            new(
+                QuestionId.New(),
+                1,
+                Strand.Infer,
+                stem,
+                [new("No", Right: false, ""), new($"{stem} yes", Right: true, "")],
+                new Dictionary<string, string>(),
+                kind,
+                After: after is { } place ? new Dictionary<string, int> { ["a"] = place } : null
+            );
+        Question[] all =
+        [
+            Asked("Late?", 5),
+            Asked("Early?", 2),
+            Asked("Several?", 7, QuestionKind.Multiple),
+            Asked("Quiz?", null),
+        ];
+        AskAtHome.Of(all, "a").ShouldBe(new("Late?", "Late? yes"));
+        AskAtHome.Of(all, "b").ShouldBeNull();
+        AskAtHome.Of([Asked("Quiz?", null)], "a").ShouldBeNull();
     }
 }

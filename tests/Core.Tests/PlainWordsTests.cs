@@ -50,6 +50,24 @@ public sealed class PlainWordsTests
     public void A_word_read_otherwise_is_a_sentence(MarkKind kind, string? said) =>
         PlainWords.Miscue(new(3, "leaned", "learned", kind))?.ToString().ShouldBe(said);
 
+    [Theory]
+    [InlineData(9000, 4200, 20, 1200)]
+    [InlineData(9000, 4200, 19, 1300)]
+    [InlineData(9000, 8990, 3, 50)]
+    [InlineData(9000, 9000, 20, null)]
+    [InlineData(9000, 100, 0, null)]
+    public void What_a_goal_asks_a_week_is_round_and_enough(double target, double done, int days, int? words) =>
+        PlainWords.AWeek(target, done, days).ShouldBe(words);
+
+    [Fact]
+    public void A_line_from_easy_to_hard_has_the_level_in_its_middle_and_ends()
+    {
+        PlainWords.OnLine(new(33), new(33)).ShouldBe(0.5);
+        PlainWords.OnLine(new(40.5), new(33)).ShouldBe(0.75);
+        PlainWords.OnLine(new(90), new(33)).ShouldBe(1);
+        PlainWords.OnLine(new(-20), new(33)).ShouldBe(0);
+    }
+
     [Fact]
     public void Levels_that_moved_little_are_about_the_same()
     {

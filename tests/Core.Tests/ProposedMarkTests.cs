@@ -10,7 +10,7 @@ public sealed class ProposedMarkTests
 {
     private static readonly AnswerKey Key = new(
         "Why does the mill wait?",
-        new(
+        Rubric.OneRow(
             [
                 "Nothing about the sea.",
                 "Says that it waits for the tide.",
@@ -36,7 +36,7 @@ public sealed class ProposedMarkTests
         3
     )]
     public void Words_of_the_key_speak_for_a_mark(string answer, int mark) =>
-        ProposedMark.For(Key, answer).Mark.ShouldBe(mark);
+        ProposedMark.For(Key, answer).Sum.ShouldBe(mark);
 
     [Fact]
     public void It_says_which_words_it_went_by_and_whether_a_reason_is_given()
@@ -53,7 +53,7 @@ public sealed class ProposedMarkTests
     [InlineData("Море ждёт, потому что вода стоит")]
     [InlineData("海が引くのを待っています")]
     public void Any_script_is_read_and_none_breaks_it(string answer) =>
-        ProposedMark.For(Key, answer).Mark.ShouldBeInRange(0, 1);
+        ProposedMark.For(Key, answer).Sum.ShouldBeInRange(0, 1);
 
     [Fact]
     public void Whatever_is_written_the_mark_is_one_and_its_words_stand_in_the_answer() =>
@@ -61,7 +61,7 @@ public sealed class ProposedMarkTests
             .Sample(answer =>
             {
                 var proposal = ProposedMark.For(Key, answer);
-                proposal.Mark.ShouldBeInRange(0, Rubric.Most);
+                proposal.Sum.ShouldBeInRange(0, Rubric.Usual.Most);
                 proposal.Words.ShouldAllBe(w => answer.Contains(w, StringComparison.Ordinal));
             });
 
@@ -69,7 +69,7 @@ public sealed class ProposedMarkTests
     public void A_very_long_answer_is_marked_by_its_beginning() =>
         ProposedMark
             .For(Key, string.Concat(Enumerable.Repeat("pond higher sea wheel ", 5000)))
-            .Mark.ShouldBeGreaterThan(1);
+            .Sum.ShouldBeGreaterThan(1);
 
     [Fact]
     public void Saying_more_of_the_key_never_lowers_the_mark()
@@ -77,7 +77,7 @@ public sealed class ProposedMarkTests
         string[] words = ["pond", "stands", "higher", "sea", "because", "water", "wheel", "turns"];
         var marks = Enumerable
             .Range(0, words.Length + 1)
-            .Select(n => ProposedMark.For(Key, string.Join(' ', words.Take(n))).Mark)
+            .Select(n => ProposedMark.For(Key, string.Join(' ', words.Take(n))).Sum)
             .ToList();
         marks.ShouldBe(marks.Order());
     }

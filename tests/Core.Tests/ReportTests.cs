@@ -122,8 +122,8 @@ public sealed class ReportTests
     [Fact]
     public void How_levels_moved_has_a_range_from_two_readers_on()
     {
-        LevelChange.Of([1.2]).ShouldBeNull();
-        var two = LevelChange.Of([1.0, 3.0])!;
+        MeanRange.Of([1.2]).ShouldBeNull();
+        var two = MeanRange.Of([1.0, 3.0])!;
         (two.Mean, two.Readers).ShouldBe((2.0, 2));
         two.Half.ShouldBe(1.645, 0.001);
     }

@@ -51,14 +51,7 @@ public static class SimulatedSittings
         {
             case SittingTruth.Read:
                 for (var p = 0; p < pages; p++)
-                {
-                    Spell(p, Takes(p) * (0.8 + 0.5 * random.NextDouble()));
-                    if (p > 0 && random.NextDouble() < 0.1)
-                        Spell(p - 1, 3 + 8 * random.NextDouble());
-                    // Now and then the device is put down, and taken up again.
-                    if (random.NextDouble() < 0.05)
-                        Spell(p, 300 + 900 * random.NextDouble());
-                }
+                    Read(p, Takes(p), Spell, random);
                 break;
             case SittingTruth.Skimmed:
                 for (var p = 0; p < pages; p++)
@@ -79,6 +72,17 @@ public static class SimulatedSittings
         }
 
         return new(truth, pageWords, spells, supposed, Quiz(truth, at, random));
+    }
+
+    /// <summary>A page as it is read: now and then with a look back, or with the device put down and taken up
+    /// again.</summary>
+    private static void Read(int page, double seconds, Action<int, double> spell, Random random)
+    {
+        spell(page, seconds * (0.8 + 0.5 * random.NextDouble()));
+        if (page > 0 && random.NextDouble() < 0.1)
+            spell(page - 1, 3 + 8 * random.NextDouble());
+        if (random.NextDouble() < 0.05)
+            spell(page, 300 + 900 * random.NextDouble());
     }
 
     private static QuizTried Quiz(SittingTruth truth, DateTimeOffset at, Random random)

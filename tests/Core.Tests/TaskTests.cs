@@ -111,7 +111,7 @@ public sealed class TaskTests
         TicketLife.AfterHandingIn(toMark: false, ResultsShown.WhenReleased).ShouldBe(TicketStep.Held);
         TicketLife.After(TicketState.HandedIn, TicketStep.Held).ShouldBe(TicketState.Marked);
         new Reply("Because.", []).Score(TaskKind.Written).ShouldBeNull();
-        new Reply("Because.", [], Mark: 2).Score(TaskKind.Written)!.Value.Value.ShouldBe(2 / 3.0, 1e-12);
+        new Reply("Because.", [], Mark: new([2], 3)).Score(TaskKind.Written)!.Value.Value.ShouldBe(2 / 3.0, 1e-12);
         Reply.None.Score(TaskKind.Link).ShouldBeNull();
     }
 }

@@ -14,12 +14,7 @@ namespace Formats.Tests;
 /// sentence.</summary>
 public sealed class DamagedFileTests
 {
-    private static readonly string Root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")
-        ?? Path.GetFullPath(Path.Combine(AppContext.BaseDirectory, "../../../../.."));
-
-    private static readonly IReadOnlyList<(string Name, byte[] Bytes)> Good = DamagedFiles.Good(
-        Path.Combine(Root, "content")
-    );
+    private static readonly IReadOnlyList<(string Name, byte[] Bytes)> Good = DamagedFiles.Good(Shipped.Content);
 
     private static object Parse(string name, byte[] bytes) =>
         name == "roster.zip" ? OneRosterZip.Read(bytes, null, Mends.None)

@@ -13,7 +13,11 @@ namespace Formats.Tests;
 public sealed partial class GradebookTests
 {
     private static GradebookLine Line(string given, double? first = 0.625, string task = "The Ferry Cat") =>
-        new(given, "Okafor", "given.o", task, "text", new(2026, 11, 16), null, "released", first, 0.75, 0.75, 2, 4.25);
+        new(given, "Okafor", "given.o", task, "text", new(2026, 11, 16), null, "released", first, 0.75, 0.75, 2)
+        {
+            Minutes = 4.25,
+            Worth = 20,
+        };
 
     [Fact]
     public void A_csv_has_numbers_as_numbers_and_nothing_a_spreadsheet_would_run()
@@ -25,6 +29,8 @@ public sealed partial class GradebookTests
         rows[1].Take(2).ShouldBe(["Zoë", "Okafor"]);
         rows[1][8].ShouldBe("62.5");
         rows[2][8].ShouldBe("");
+        rows[0].TakeLast(2).ShouldBe(["Worth", "Points, latest"]);
+        rows[1].TakeLast(2).ShouldBe(["20", "15"]);
         Encoding.UTF8.GetString(bytes).ShouldContain("'=1+1");
     }
 

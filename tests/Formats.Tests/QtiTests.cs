@@ -76,7 +76,12 @@ public sealed class QtiTests
                     offset,
                     place > 2 ? new Dictionary<string, int> { ["all"] = place } : null,
                     kind is QuestionKind.Short or QuestionKind.Long
-                        ? new(["None.", "Some & more.", "Most.", "All."], [texts[0], texts[1]])
+                        ? place % 2 == 0
+                            ? Rubric.OneRow(["None.", "Some & more.", "Most.", "All."], [texts[0], texts[1]])
+                            : new(
+                                [new("Says what", ["No.", "Yes & more."]), new(texts[2], ["No.", "One.", "Two."])],
+                                [texts[0], texts[1]]
+                            )
                         : null
                 );
             }

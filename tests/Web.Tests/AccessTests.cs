@@ -46,6 +46,28 @@ public sealed class AccessTests(Harness harness)
                 ))
             );
 
+    private static readonly string[] MadeUp =
+    [
+        "stageId",
+        "sessionId",
+        "asideId",
+        "copyId",
+        "pictureId",
+        "versionId",
+        "answerId",
+        "spellId",
+        "noteId",
+        "ownReadingId",
+        "absenceId",
+        "messageId",
+        "homeAnswerId",
+        "questionId",
+        "listId",
+        "transferId",
+        "groupingId",
+        "token",
+    ];
+
     /// <summary>Things of Ana's school, by the names that routes give them; what is hard to have is made up.</summary>
     private async Task<Dictionary<string, string>> Ids()
     {
@@ -60,32 +82,17 @@ public sealed class AccessTests(Harness harness)
             ["code"] = room.Code,
             ["revision"] = "1",
             ["key"] = new string('0', 64),
+            ["monday"] = "2026-11-23",
             ["form"] = "Cards",
             ["gradebook"] = "Xlsx",
             ["yearId"] = (string)(await ana.Get("/api/school/years")).AsArray()[0]!["id"]!,
         };
-        foreach (
-            var name in new[]
-            {
-                "stageId",
-                "sessionId",
-                "asideId",
-                "copyId",
-                "pictureId",
-                "versionId",
-                "answerId",
-                "spellId",
-                "noteId",
-                "ownReadingId",
-                "listId",
-                "transferId",
-                "token",
-            }
-        )
+        foreach (var name in MadeUp)
             ids[name] = Guid.NewGuid().ToString();
         await Given(ids, ana, room, text);
         await Written(ids, ana, room, text);
         await AskedFor(ids, ana, room);
+        await Met(ids, ana, room);
         await Imported(ids);
         return ids;
     }
@@ -100,9 +107,6 @@ public sealed class AccessTests(Harness harness)
                 textId = text,
                 attempts = 2,
                 skipGiven = false,
-                dueOn = (DateOnly?)null,
-                directions = "",
-                versions = new { },
             }
         );
         ids["assignmentId"] = (string)made["assignmentId"]!;
@@ -171,6 +175,22 @@ public sealed class AccessTests(Harness harness)
         );
     }
 
+    /// <summary>A group, and a meeting of it on a school day to come.</summary>
+    private static async Task Met(Dictionary<string, string> ids, Person ana, Room room)
+    {
+        await ana.Stored(
+            $"/api/classes/{room.Id}/groups",
+            new { groups = new[] { new { name = "Kelp", readerIds = new[] { room.Readers[0].Id } } } }
+        );
+        ids["meetingId"] = Guid.NewGuid().ToString();
+        var group = (string)(await ana.Get($"/api/classes/{room.Id}"))["groups"]![0]!["id"]!;
+        ids["groupId"] = group;
+        await ana.Stored(
+            $"/api/classes/{room.Id}/meetings",
+            new { meetings = new[] { MeetingTests.Planned(ids["meetingId"], group, MeetingTests.SchoolDay(0)) } }
+        );
+    }
+
     /// <summary>Somebody asks to join the class, and Ben asks for one of Ana's readers for a class of his own.</summary>
     private async Task AskedFor(Dictionary<string, string> ids, Person ana, Room room)
     {
@@ -207,6 +227,30 @@ public sealed class AccessTests(Harness harness)
     private static object Body(string path, IReadOnlyDictionary<string, string> ids) =>
         path.Split('/')[^1] switch
         {
+            _ when path.StartsWith("/api/meetings/", StringComparison.Ordinal) => new
+            {
+                here = true,
+                observed = Array.Empty<string>(),
+                note = "",
+            },
+            _ when path.EndsWith("/meetings/proposal", StringComparison.Ordinal) => new
+            {
+                monday = "2026-11-23",
+                wanted = 1,
+                aDay = 1,
+                shut = Array.Empty<string>(),
+            },
+            "meetings" => new
+            {
+                meetings = new[]
+                {
+                    MeetingTests.Planned(
+                        Guid.NewGuid().ToString(),
+                        Guid.NewGuid().ToString(),
+                        MeetingTests.SchoolDay(0)
+                    ),
+                },
+            },
             _ when path.StartsWith("/api/texts", StringComparison.Ordinal) => new
             {
                 revision = 1,
@@ -267,6 +311,20 @@ public sealed class AccessTests(Harness harness)
                 body = new { },
                 at = DateTimeOffset.UtcNow,
             },
+            "met" => new
+            {
+                termId = Guid.NewGuid(),
+                readerId = ids["readerId"],
+                kind = "Words",
+                reason = "x",
+            },
+            _ when path.Contains("/absences/", StringComparison.Ordinal) => new
+            {
+                from = "2026-09-07",
+                to = "2026-09-08",
+            },
+            _ when path.Contains("/home-messages/", StringComparison.Ordinal)
+                    || path.Contains("/messages/", StringComparison.Ordinal) => new { words = "x" },
             "close" => new { closed = true },
             "assistants-print" => new { allowed = true },
             "take-back" => new { readerIds = new[] { ids["readerId"] } },
@@ -304,9 +362,10 @@ public sealed class AccessTests(Harness harness)
                 typed = "X1",
                 days = 3,
             },
-            _ when path.Contains("/marks/", StringComparison.Ordinal) => new { mark = 2, comment = "" },
+            _ when path.Contains("/conference/", StringComparison.Ordinal) => new { words = "Reads well." },
+            _ when path.Contains("/marks/", StringComparison.Ordinal) => new { points = new[] { 2 }, comment = "" },
             "read" or "imports" => System.Text.Encoding.UTF8.GetBytes("Name\nX Y"),
-            "proposal" => new
+            "proposal" or "rules" => new
             {
                 groups = 1,
                 smallest = 1,
@@ -326,7 +385,9 @@ public sealed class AccessTests(Harness harness)
                 attempts = 2,
                 skipGiven = false,
             },
-            "mark" => new { mark = 1 },
+            "mark" => new { points = new[] { 1 } },
+            "typed-results" => new { of = 10, results = new[] { new { ticketId = ids["ticketId"], points = 7 } } },
+            "signals" => new { ids = new[] { Guid.NewGuid() }, deed = "See" },
             "list" or "check" or "apply" or "draft" => new
             {
                 rows = new[] { new { givenName = "X", grade = "3" } },
@@ -389,6 +450,7 @@ public sealed class AccessTests(Harness harness)
                 zoneLow = .7,
                 zoneHigh = .9,
                 minutesADay = 15,
+                aims = Array.Empty<object>(),
                 picturesTo = 4,
                 codesTo = 7,
                 levelSystem = "grade",
@@ -524,6 +586,9 @@ public sealed class AccessTests(Harness harness)
             || d.Path.EndsWith("/fit", StringComparison.Ordinal)
             || d.Path.EndsWith("/hand-over", StringComparison.Ordinal)
             || d.Path.Contains("/records/", StringComparison.Ordinal)
+            || d.Path.Contains("/talked-over/", StringComparison.Ordinal)
+            // They may hold a group's meeting, and note what they see at it.
+            || (d.Path.StartsWith("/api/meetings/", StringComparison.Ordinal) && d.Method != HttpMethod.Delete)
             || d.Path.Contains("/checks/", StringComparison.Ordinal);
         (await Opened(person, ids, d => (OfTheirs(ids)(d) && !Sees(d)) || OfTheLead(d), 404)).ShouldBeEmpty();
         foreach (
@@ -560,9 +625,8 @@ public sealed class AccessTests(Harness harness)
                 ids,
                 d =>
                     !d.Anonymous
-                    && d.Path is not "/api/guardian/children"
-                    // This week's text, and its picture, which ships.
-                    && !d.Path.EndsWith("/together", StringComparison.Ordinal)
+                    // Their own child's, and pictures, which ship.
+                    && !d.Path.StartsWith("/api/guardian/children", StringComparison.Ordinal)
                     && !d.Path.EndsWith("/picture", StringComparison.Ordinal)
                     && !d.Path.StartsWith("/api/me/", StringComparison.Ordinal),
                 404

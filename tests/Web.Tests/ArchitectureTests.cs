@@ -50,8 +50,7 @@ public sealed partial class ArchitectureTests
     /// <summary>The files of the sources, with their lines.</summary>
     private static IEnumerable<(string Path, int Line, string Text)> Sources(params string[] extensions)
     {
-        var root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")
-            ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
+        var root = Shipped.Root;
         return Directory
             .EnumerateFiles(Path.Combine(root, "src"), "*.*", SearchOption.AllDirectories)
             .Where(f => extensions.Contains(Path.GetExtension(f)) && !f.Contains("/obj/") && !f.Contains("/bin/"))
@@ -62,7 +61,7 @@ public sealed partial class ArchitectureTests
     [Fact]
     public void No_two_types_of_the_api_have_the_same_name()
     {
-        var root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")!;
+        var root = Shipped.Root;
         var document = System.Text.Json.Nodes.JsonNode.Parse(File.ReadAllText(Path.Combine(root, "web/openapi.json")))!;
         var named = document["components"]!["schemas"]!.AsObject().Select(s => s.Key).ToHashSet();
         new[] { Web, Data, typeof(DeepCurrent.Core.Tickets.TicketState).Assembly }

@@ -130,7 +130,7 @@ public sealed class DataTests(Harness harness)
     [Fact]
     public async Task Names_stand_in_the_order_of_the_core_and_the_pages()
     {
-        var file = Path.Combine(Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")!, "tests/vectors/names.json");
+        var file = Path.Combine(Shipped.Root, "tests/vectors/names.json");
         var names = JsonNode.Parse(await File.ReadAllTextAsync(file))!["inOrder"]!.Deserialize<string[]>()!;
         await using var db = Get<NpgsqlDataSource>()
             .CreateCommand(

@@ -145,7 +145,7 @@ public sealed class FollowTests(Harness harness)
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         foreach (var answer in (await ana.Get($"/api/tickets/{ticket}"))["answers"]!.AsArray())
         foreach (var t in answer!["tries"]!.AsArray().Where(t => t!["correct"] is null))
-            await ana.Stored($"/api/tickets/{ticket}/marks/{t!["id"]}", new { mark = 3 });
+            await ana.Stored($"/api/tickets/{ticket}/marks/{t!["id"]}", new { points = new[] { 3 } });
         (await States(ana, room, assignment)).ShouldBe(["Marked"]);
         var mine = (await reader.Get("/api/my/tickets"))[0]!;
         mine["score"].ShouldBeNull();

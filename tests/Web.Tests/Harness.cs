@@ -45,9 +45,7 @@ public sealed class Harness : IAsyncLifetime
     /// <summary>Address of the simulated district: its roster server and its class streams.</summary>
     public string District => district!.Urls.First();
 
-    public string Root { get; } =
-        Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")
-        ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
+    public string Root { get; } = Shipped.Root;
 
     public async Task InitializeAsync()
     {

@@ -252,8 +252,9 @@ public sealed class LevelCheckTests(Harness harness)
     private const string AsksSql =
             """
                 select v.id
-                from version v join question q on q.text_id = v.text_id
+                from version v join question q on q.text_id = v.text_id join text t on t.id = v.text_id
                 where q.kind = $1 and not q.evidence and q.place is null and not v.retired and not q.retired
+                  and t.school_id is null and t.retired_at is null
                 order by v.id
                 limit 1
                 """,
@@ -398,6 +399,12 @@ public sealed class LevelCheckTests(Harness harness)
             ("Fine", 2, 0)
         );
         (await Depth(g)).ShouldBeGreaterThan(before);
+        // What was done well is given again only where it is asked for by name.
+        var first = new[] { g.Room.Readers[0].Id };
+        (await g.Ana.Post($"{g.Path}/again", new { readerIds = first })).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        var more = await g.Ana.Posted($"{g.Path}/again", new { readerIds = first, part = "WordMeaning" });
+        more["sentence"]!.Said().ShouldContain("1 part");
+        ((int)(await g.Reader.Get("/api/my/checks"))[0]!["left"]!).ShouldBe(1);
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json;
 using System.Text.Json.Nodes;
@@ -49,6 +50,23 @@ public sealed class ListenerTests : IAsyncLifetime
         JsonNode
             .Parse(await (await Listen(Text, recording, traits)).Content.ReadAsStringAsync())!["words"]
             .Deserialize<List<HeardWord>>(JsonSerializerOptions.Web)!;
+
+    [Fact]
+    public async Task A_note_that_is_said_becomes_words_the_same_each_time_and_nothing_becomes_none()
+    {
+        async Task<string?> Dictated(byte[] sound, double seconds) =>
+            (string?)
+                JsonNode.Parse(
+                    await (await http!.PostAsJsonAsync("/dictate", new { sound, seconds })).Content.ReadAsStringAsync()
+                )!["words"];
+        var said = await Dictated([1, 2, 3], 4);
+        said.ShouldNotBeNullOrEmpty();
+        (await Dictated([1, 2, 3], 4)).ShouldBe(said);
+        (await Dictated([1, 2, 3], 12))!.Length.ShouldBeGreaterThan(said.Length);
+        (await http!.PostAsJsonAsync("/dictate", new { sound = Array.Empty<byte>() })).StatusCode.ShouldBe(
+            HttpStatusCode.UnprocessableEntity
+        );
+    }
 
     [Fact]
     public async Task A_recording_is_heard_the_same_way_each_time_in_order_of_time_and_can_be_aligned()

@@ -93,41 +93,23 @@ public sealed class OwnPageTests(Harness harness)
         var (_, _, leo, ticket) = await Begun();
         var address = $"/api/my/tickets/{ticket}/notes/{Guid.NewGuid()}";
         var at = DateTimeOffset.UtcNow;
-        foreach (
-            var wrong in new object[]
+        static string Long(int letters) => new('x', letters);
+        object Note(int page, string quote, string words) =>
+            new
             {
-                new
-                {
-                    page = 0,
-                    quote = " ",
-                    words = "x",
-                    removed = false,
-                    at,
-                },
-                new
-                {
-                    page = -1,
-                    quote = "x",
-                    words = "x",
-                    removed = false,
-                    at,
-                },
-                new
-                {
-                    page = 0,
-                    quote = new string('x', 900),
-                    words = "",
-                    removed = false,
-                    at,
-                },
-                new
-                {
-                    page = 0,
-                    quote = "x",
-                    words = new string('x', 3000),
-                    removed = false,
-                    at,
-                },
+                page,
+                quote,
+                words,
+                removed = false,
+                at,
+            };
+        foreach (
+            var wrong in new[]
+            {
+                Note(0, " ", "x"),
+                Note(-1, "x", "x"),
+                Note(0, Long(900), ""),
+                Note(0, "x", Long(3000)),
             }
         )
             (await Status(leo, HttpMethod.Put, address, wrong)).ShouldBe(HttpStatusCode.UnprocessableEntity);

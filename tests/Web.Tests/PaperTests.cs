@@ -51,6 +51,15 @@ public sealed class PaperTests(Harness harness)
             file
         );
 
+    private static object OffThePage(Guid id) =>
+        new
+        {
+            id,
+            page = 0,
+            pen = "Fine",
+            points = new[] { 0.1, 7 },
+        };
+
     [Fact]
     public async Task A_paper_is_looked_at_drawn_on_by_two_devices_removed_and_restored()
     {
@@ -75,25 +84,7 @@ public sealed class PaperTests(Harness harness)
         await reader.Stored(path, new { strokes = new[] { Stroke(one) } });
         var seen = (await ana.Get($"/api/tickets/{ticket}/papers"))[0]!["strokes"]!.AsArray();
         seen.Where(s => !(bool)s!["gone"]!).Select(s => (Guid)s!["id"]!).ShouldBe([two]);
-        await reader.Problem(
-            await reader.Put(
-                path,
-                new
-                {
-                    strokes = new[]
-                    {
-                        new
-                        {
-                            id = one,
-                            page = 0,
-                            pen = "Fine",
-                            points = new[] { 0.1, 7 },
-                        },
-                    },
-                }
-            ),
-            422
-        );
+        await reader.Problem(await reader.Put(path, new { strokes = new[] { OffThePage(one) } }), 422);
 
         var other = await harness.Reader(room, 1);
         await other.Code(await other.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/papers"), 404);

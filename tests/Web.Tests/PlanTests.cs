@@ -126,6 +126,12 @@ public sealed class PlanTests(Harness harness)
             .ShouldContain((string)added["id"]!, "everybody was meant");
     }
 
+    private static Task<JsonNode> Grouped(Person ana, Room room, params (string Name, string[] Readers)[] groups) =>
+        ana.Stored(
+            $"/api/classes/{room.Id}/groups",
+            new { groups = groups.Select(g => new { name = g.Name, readerIds = g.Readers }) }
+        );
+
     [Fact]
     public async Task A_draft_for_a_group_follows_its_readers_and_a_group_that_is_gone_is_said()
     {
@@ -133,17 +139,7 @@ public sealed class PlanTests(Harness harness)
         var room = await harness.Room(ana, 5);
         var ids = room.Readers.Select(r => r.Id).ToArray();
         Task<JsonNode> Group(string name, params string[] readers) =>
-            ana.Stored(
-                $"/api/classes/{room.Id}/groups",
-                new
-                {
-                    groups = new[]
-                    {
-                        new { name, readerIds = readers },
-                        new { name = "Rest", readerIds = ids.Except(readers).ToArray() },
-                    },
-                }
-            );
+            Grouped(ana, room, (name, readers), ("Rest", [.. ids.Except(readers)]));
         async Task<IEnumerable<string>> Meant(string assignment) =>
             (await Plates(ana, room)).Single(p => (string)p!["assignment"]!["id"]! == assignment)!["readers"]!
                 .AsArray()
@@ -172,14 +168,8 @@ public sealed class PlanTests(Harness harness)
 
         await Group("Quay", ids[0], ids[1]);
         (await Meant(draft)).ShouldBeEmpty("that group is gone, and nobody is put in its place");
-        (
-            await ana.Problem(
-                await ana.Post($"/api/classes/{room.Id}/drafts/give", new { assignmentIds = new[] { draft } }),
-                422
-            )
-        )["fields"]!
-            ["assignmentIds"]
-            .ShouldNotBeNull();
+        var given = await ana.Post($"/api/classes/{room.Id}/drafts/give", new { assignmentIds = new[] { draft } });
+        (await ana.Problem(given, 422))["fields"]!["assignmentIds"].ShouldNotBeNull();
     }
 
     [Fact]
@@ -513,6 +503,19 @@ public sealed class PlanTests(Harness harness)
         await line.Hear();
     }
 
+    /// <summary>A draft of each text that was suggested for a group.</summary>
+    private static IEnumerable<object> DraftsOf(JsonNode group, DateOnly from) =>
+        group["texts"]!
+            .AsArray()
+            .Select(t => new
+            {
+                id = Guid.NewGuid(),
+                textId = (string)t!["textId"]!,
+                readerIds = group["readerIds"]!.AsArray().Select(r => (string)r!),
+                visibleFrom = from,
+                dueOn = from.AddDays(2),
+            });
+
     [Fact]
     public async Task Texts_are_suggested_for_groups_and_drafted_in_one_step()
     {
@@ -520,40 +523,14 @@ public sealed class PlanTests(Harness harness)
         var room = await harness.Room(ana, 4);
         string[] ids = [.. room.Readers.Select(r => r.Id)];
         (await ana.Get($"/api/classes/{room.Id}/week/suggestions")).AsArray().ShouldBeEmpty("there are no groups yet");
-        await ana.Stored(
-            $"/api/classes/{room.Id}/groups",
-            new
-            {
-                groups = new[]
-                {
-                    new { name = "Kelp", readerIds = ids[..2] },
-                    new { name = "Mill", readerIds = ids[2..] },
-                },
-            }
-        );
+        await Grouped(ana, room, ("Kelp", ids[..2]), ("Mill", ids[2..]));
         var found = (await ana.Get($"/api/classes/{room.Id}/week/suggestions?each=3")).AsArray();
         found.Count.ShouldBe(2);
         var texts = found.SelectMany(g => g!["texts"]!.AsArray()).ToList();
         texts.Count.ShouldBe(6);
         texts.Select(t => (string)t!["textId"]!).Distinct().Count().ShouldBe(6);
 
-        object Drafts(DateOnly from) =>
-            new
-            {
-                attempts = 2,
-                drafts = found.SelectMany(g =>
-                    g!["texts"]!
-                        .AsArray()
-                        .Select(t => new
-                        {
-                            id = Guid.NewGuid(),
-                            textId = (string)t!["textId"]!,
-                            readerIds = g["readerIds"]!.AsArray().Select(r => (string)r!),
-                            visibleFrom = from,
-                            dueOn = from.AddDays(2),
-                        })
-                ),
-            };
+        object Drafts(DateOnly from) => new { attempts = 2, drafts = found.SelectMany(g => DraftsOf(g!, from)) };
         var made = await ana.Posted($"/api/classes/{room.Id}/drafts", Drafts(Today));
         ((int)made["done"]!).ShouldBe(6);
         (await Plates(ana, room)).Count.ShouldBe(6);

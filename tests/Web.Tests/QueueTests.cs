@@ -53,11 +53,11 @@ public sealed class QueueTests(Harness harness)
         var x = await Answered("idk", "🐟 <b>fish</b>", new string('x', 4000));
         var question = await Only(x);
         ((string)question["stem"]!).ShouldNotBeEmpty();
-        question["rubric"]!["marks"]!.AsArray().Count.ShouldBe(4);
+        question["rubric"]!["criteria"]![0]!["marks"]!.AsArray().Count.ShouldBe(4);
         var answers = question["answers"]!.AsArray();
         answers.Select(a => (string)a!["ticketId"]!).ShouldBe(x.Tickets);
         answers.ShouldAllBe(a => a!["mark"] == null && ((string)a["proof"]!).Length > 0);
-        ((int)answers[0]!["proposal"]!["mark"]!).ShouldBe(0);
+        ((int)answers[0]!["proposal"]!["points"]![0]!).ShouldBe(0);
         // Nothing is marked by a proposal.
         (await x.Ana.Get($"/api/tickets/{x.Tickets[0]}"))["score"].ShouldBeNull();
     }
@@ -69,13 +69,15 @@ public sealed class QueueTests(Harness harness)
         var answer = (await Only(x))["answers"]![0]!;
         var address = $"/api/tickets/{x.Tickets[0]}/marks/{(string)answer["answerId"]!}";
         var before = (await x.Ana.Get($"/api/readers/{x.Room.Readers[0].Id}/evidence"))["pieces"]!.AsArray().Count;
-        ((string)(await x.Ana.Stored(address, new { mark = 3, comment = "Yes." }))["state"]!).ShouldBe("Marked");
-        ((int)(await Only(x))["answers"]![0]!["mark"]!).ShouldBe(3);
+        ((string)(await x.Ana.Stored(address, new { points = new[] { 3 }, comment = "Yes." }))["state"]!).ShouldBe(
+            "Marked"
+        );
+        ((int)(await Only(x))["answers"]![0]!["mark"]!["points"]![0]!).ShouldBe(3);
         (await x.Ana.Send(HttpMethod.Delete, address)).EnsureSuccessStatusCode();
         var again = (await Only(x))["answers"]![0]!;
         (again["mark"], (string)again["state"]!).ShouldBe((null, "ToMark"));
         (await x.Ana.Get($"/api/readers/{x.Room.Readers[0].Id}/evidence"))["pieces"]!.AsArray().Count.ShouldBe(before);
-        await x.Ana.Stored(address, new { mark = 1, comment = "" });
+        await x.Ana.Stored(address, new { points = new[] { 1 }, comment = "" });
         await x.Ana.Posted($"/api/tickets/{x.Tickets[0]}/release");
         (await x.Ana.Get($"/api/classes/{x.Room.Id}/marking/queue")).AsArray().ShouldBeEmpty();
         (await x.Ana.Code(await x.Ana.Send(HttpMethod.Delete, address), 409)).ShouldBe("not-to-unmark");

@@ -80,7 +80,20 @@ public sealed class QuizTests(Harness harness)
                 "Why did the captain bring oranges?",
                 rubric: new
                 {
-                    marks = new[] { "Nothing.", "Oranges only.", "He is grateful.", "He is grateful for the light." },
+                    criteria = new[]
+                    {
+                        new
+                        {
+                            name = "",
+                            marks = new[]
+                            {
+                                "Nothing.",
+                                "Oranges only.",
+                                "He is grateful.",
+                                "He is grateful for the light.",
+                            },
+                        },
+                    },
                     samples = new[] { "He says thank you for the light.", "He likes oranges." },
                 }
             ),
@@ -220,9 +233,12 @@ public sealed class QuizTests(Harness harness)
         var written = (string)seen["answers"]![5]!["tries"]![0]!["id"]!;
         (
             (string)
-                (await ana.Stored($"/api/tickets/{ticket}/marks/{written}", new { mark = 3, comment = "Just so." }))[
-                    "state"
-                ]!
+                (
+                    await ana.Stored(
+                        $"/api/tickets/{ticket}/marks/{written}",
+                        new { points = new[] { 3 }, comment = "Just so." }
+                    )
+                )["state"]!
         ).ShouldBe("Marked");
         (await ana.Post($"/api/tickets/{ticket}/release")).EnsureSuccessStatusCode();
         ((double)(await ana.Get($"/api/tickets/{ticket}"))["ticket"]!["afterMean"]!).ShouldBeGreaterThan(
@@ -239,7 +255,7 @@ public sealed class QuizTests(Harness harness)
         (await ana.Get($"/api/classes/{room.Id}/marking")).AsArray().ShouldBeEmpty();
 
         // A mark that is changed after all changes score and level.
-        await ana.Stored($"/api/tickets/{ticket}/marks/{written}", new { mark = 0, comment = "" });
+        await ana.Stored($"/api/tickets/{ticket}/marks/{written}", new { points = new[] { 0 }, comment = "" });
         var changed = await ana.Get($"/api/tickets/{ticket}");
         ((double)changed["ticket"]!["score"]!).ShouldBe(3.0 / 6, 1e-9);
         ((double)changed["ticket"]!["afterMean"]!).ShouldBeLessThan(level);

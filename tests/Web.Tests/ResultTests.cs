@@ -73,10 +73,10 @@ public sealed class ResultTests(Harness harness)
         foreach (var tried in answer!["tries"]!.AsArray().Where(t => t!["correct"] is null))
             await x.Ana.Stored(
                 $"/api/tickets/{ticketId}/marks/{(string)tried!["id"]!}",
-                new { mark = 3, comment = "" }
+                new { points = new[] { 3 }, comment = "" }
             );
         row = (await Results(x))["rows"]![0]!;
-        row["cells"]!.AsArray().Count(c => (int?)c!["written"] == 3).ShouldBe(waiting);
+        row["cells"]!.AsArray().Count(c => (int?)c!["written"]?["points"]![0] == 3).ShouldBe(waiting);
         var score = (double)(await x.Ana.Get($"/api/assignments/{x.Assignment}"))["tickets"]![0]!["score"]!;
         ((double)row["share"]!).ShouldBe(score, 1e-9);
         ((int)row["asked"]!).ShouldBe(row["cells"]!.AsArray().Count);
@@ -127,7 +127,33 @@ public sealed class ResultTests(Harness harness)
         var one = await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/log?Kind=Day&ReaderId={x.Room.Readers[0].Id}");
         one["lines"]!.AsArray().ShouldHaveSingleItem();
         (await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/texts"))["rows"]!.AsArray().ShouldHaveSingleItem();
+    }
+
+    [Fact]
+    public async Task Days_first_tries_and_questions_add_up_to_the_report()
+    {
+        var x = await Done(60, 1);
+        var report = await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/readers?Kind=Week");
+        var days = (await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/over-time"))["days"]!.AsArray();
+        days.Sum(d => (int)d!["words"]!).ShouldBe((int)report["sum"]!["words"]!);
+        days.Sum(d => (int)d!["atOnce"]!).ShouldBe((int)report["sum"]!["atOnce"]!);
+        var tries = (await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/answers"))["rows"]!.AsArray();
+        tries.Count(t => (string)t!["mark"]! == "RightAtOnce").ShouldBe((int)report["sum"]!["atOnce"]!);
+        foreach (var strand in report["sum"]!["strands"]!.AsArray())
+        {
+            var those = (
+                await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/answers?Strand={(string)strand!["strand"]!}")
+            )["rows"]!.AsArray();
+            those.Count.ShouldBe((int)strand["atOnce"]! + (int)strand["later"]! + (int)strand["notYet"]!);
+            those.ShouldAllBe(t => (string)t!["strand"]! == (string)strand["strand"]!);
+        }
         var questions = (await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/questions"))["rows"]!.AsArray();
+        foreach (var q in questions)
+            (await x.Ana.Get($"/api/classes/{x.Room.Id}/reports/answers?QuestionId={(string)q!["questionId"]!}"))[
+                "rows"
+            ]!
+                .AsArray()
+                .Count.ShouldBe((int)q["asked"]!);
         questions.ShouldNotBeEmpty();
         questions.ShouldAllBe(q => (int)q!["asked"]! - (int)q["atOnce"]! == q["missedBy"]!.AsArray().Count);
     }

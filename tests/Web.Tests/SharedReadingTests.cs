@@ -166,7 +166,7 @@ public sealed class SharedReadingTests(Harness harness)
         var with = (await x.Mia.Get($"/api/my/tasks/{mias}/partners"))["wroteIt"]!.AsArray();
         ((string)hers["written"]!, with.Count).ShouldBe(("A lamp and a rope.", 1));
         (await x.Ana.Get($"{x.Class}/marking")).AsArray().Count.ShouldBe(2);
-        await x.Ana.Stored($"/api/tickets/{mias}/reply/mark", new { mark = 3, comment = "Good." });
+        await x.Ana.Stored($"/api/tickets/{mias}/reply/mark", new { points = new[] { 3 }, comment = "Good." });
         (await x.Ana.Get($"{x.Class}/marking")).AsArray().ShouldAllBe(k => (int)k!["marked"]! == 1);
     }
 
@@ -193,7 +193,7 @@ public sealed class SharedReadingTests(Harness harness)
     }
 
     [Fact]
-    public async Task One_readers_choices_and_supports_differ_from_the_classs()
+    public async Task One_readers_choices_differ_from_the_classs()
     {
         var x = await Readers();
         await x.Ana.Stored($"{x.Class}/choosing", new { open = false });
@@ -208,7 +208,12 @@ public sealed class SharedReadingTests(Harness harness)
         await x.Ana.Stored($"/api/readers/{x.Room.Readers[0].Id}/own-choice", new { pool = "None" });
         (await x.Leo.Get("/api/my/home"))["pool"].ShouldBeNull();
         (await x.Mia.Get("/api/my/home"))["pool"].ShouldNotBeNull();
+    }
 
+    [Fact]
+    public async Task One_readers_supports_and_directions_differ_from_the_classs()
+    {
+        var x = await Readers();
         var text = (string)(await x.Ana.Get("/api/library"))["rows"]![0]!["id"]!;
         await Assign(
             x,
@@ -263,6 +268,24 @@ public sealed class SharedReadingTests(Harness harness)
         var words = (await x.Leo.Get($"/api/my/tickets/{await TicketOf(x.Leo)}"))["words"]!.AsArray();
         words.ShouldNotBeEmpty(text);
         words.ShouldAllBe(w => ((string)w!["atHome"]!).Length > 0);
+        // A kept word says it, too.
+        var (first, at) = ((string)words[0]!["text"]!, DateTimeOffset.UtcNow);
+        var ticketId = await TicketOf(x.Leo);
+        (
+            await x.Leo.Send(
+                HttpMethod.Put,
+                "/api/my/words/kept",
+                new
+                {
+                    ticketId,
+                    text = first,
+                    kept = true,
+                    at,
+                }
+            )
+        ).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var kept = (await x.Leo.Get("/api/my/words"))["words"]![0]!;
+        ((string)kept["atHome"]!).ShouldBe((string)words[0]!["atHome"]!);
     }
 
     [Fact]

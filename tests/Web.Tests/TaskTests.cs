@@ -129,12 +129,12 @@ public sealed class TaskTests(Harness harness)
 
         var waiting = (await ana.Get($"/api/classes/{room.Id}/marking")).AsArray().ShouldHaveSingleItem()!;
         ((int)waiting["written"]!, (int)waiting["marked"]!).ShouldBe((1, 0));
-        await ana.Problem(await ana.Put($"/api/tickets/{ticket}/reply/mark", new { mark = 4 }), 422);
-        await ana.Stored($"/api/tickets/{ticket}/reply/mark", new { mark = 2, comment = "And a compass?" });
+        await ana.Problem(await ana.Put($"/api/tickets/{ticket}/reply/mark", new { points = new[] { 4 } }), 422);
+        await ana.Stored($"/api/tickets/{ticket}/reply/mark", new { points = new[] { 2 }, comment = "And a compass?" });
         (await reader.Get($"/api/my/tasks/{ticket}"))["mark"].ShouldBeNull("it is not released yet");
         await ana.Posted($"/api/tickets/{ticket}/release");
         var seen = await reader.Get($"/api/my/tasks/{ticket}");
-        ((int)seen["mark"]!, (string)seen["said"]!).ShouldBe((2, "And a compass?"));
+        ((int)seen["mark"]!["points"]![0]!, (string)seen["said"]!).ShouldBe((2, "And a compass?"));
         ((double)(await Ticket(ana, assignment))["score"]!).ShouldBe(2 / 3.0, 1e-9);
         var open = await ana.Get($"/api/tickets/{ticket}");
         ((string)open["replies"]![0]!["reply"]!["words"]!).ShouldBe("A lamp and a rope.");
@@ -265,6 +265,111 @@ public sealed class TaskTests(Harness harness)
         (await (await harness.Reader(room, 0)).Get("/api/my/tickets")).AsArray().ShouldBeEmpty();
     }
 
+    /// <summary>A prompt with two criteria, the second with these marks.</summary>
+    private static object Prompted(params string[] marks) =>
+        new
+        {
+            id = Guid.NewGuid(),
+            kind = "Written",
+            title = "After the storm",
+            prompt = "What would you have taken along?",
+            rubric = new
+            {
+                criteria = new[]
+                {
+                    new { name = "Names a thing", marks = new[] { "no", "yes" } },
+                    new { name = "Says why", marks },
+                },
+                samples = new[] { "A rope, because the boat was loose.", "" },
+            },
+        };
+
+    [Fact]
+    public async Task A_prompt_is_marked_by_its_own_rubric()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var wrong = await ana.Problem(await Give(ana, room, Prompted("none", "")), 422);
+        wrong["fields"]!["rubric"]!.ToJsonString().ShouldContain("needs a rubric: what earns each mark");
+        await Given(ana, room, Prompted("no reason", "some", "a good one"));
+        var reader = await harness.Reader(room, 0);
+        var id = (string)(await Mine(reader))["id"]!;
+        (await reader.Post($"/api/my/tickets/{id}/open")).EnsureSuccessStatusCode();
+        await reader.Stored(
+            $"/api/my/tickets/{id}/reply",
+            new { at = DateTimeOffset.UtcNow, words = "A rope because the boat was loose" }
+        );
+        (
+            await reader.Post($"/api/my/tickets/{id}/hand-in", new { at = DateTimeOffset.UtcNow })
+        ).EnsureSuccessStatusCode();
+        var queued = (await ana.Get($"/api/classes/{room.Id}/marking/queue")).AsArray().ShouldHaveSingleItem()!;
+        queued["rubric"]!["criteria"]!.AsArray().Count.ShouldBe(2);
+        ((int)queued["most"]!).ShouldBe(3);
+        queued["answers"]![0]!["proposal"].ShouldNotBeNull();
+        var usual = await ana.Put($"/api/tickets/{id}/reply/mark", new { points = new[] { 2 } });
+        usual.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        await ana.Stored($"/api/tickets/{id}/reply/mark", new { points = new[] { 1, 2 } });
+        var seen = await ana.Get($"/api/tickets/{id}");
+        ((double)seen["ticket"]!["score"]!).ShouldBe(1, 1e-9);
+    }
+
+    [Fact]
+    public async Task Results_from_elsewhere_are_typed_changed_undone_and_in_the_gradebook()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        var assignment = await Given(ana, room, Link());
+        async Task<JsonNode> Results() => await ana.Get($"/api/assignments/{assignment}/results");
+        var before = await Results();
+        ((bool)before["takesTyped"]!).ShouldBeTrue();
+        var tickets = before["readers"]!.AsArray().Select(r => (string)r!["ticketId"]!).ToList();
+        var path = $"/api/assignments/{assignment}/typed-results";
+        Task<HttpResponseMessage> Type(int of, params (string Ticket, double? Points)[] all) =>
+            ana.Put(path, new { of, results = all.Select(a => new { ticketId = a.Ticket, points = a.Points }) });
+        var wrong = (await ana.Problem(await Type(10, (tickets[0], 11), (tickets[1], 4)), 422))["fields"]!.AsObject();
+        wrong.Select(f => f.Key).ShouldBe([tickets[0]]);
+        (await Results())["readers"]!.AsArray().ShouldAllBe(r => r!["typed"] == null);
+        (await Type(10, (Guid.NewGuid().ToString(), 3))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        await ana.Json(await Type(10, (tickets[0], 7.5), (tickets[1], 4)));
+        var changed = await ana.Json(await Type(10, (tickets[0], 8), (tickets[1], null)));
+        var now = (await Results())["readers"]!.AsArray().ToDictionary(r => (string)r!["ticketId"]!, r => r!["typed"]);
+        ((double)now[tickets[0]]!["points"]!).ShouldBe(8);
+        now[tickets[1]].ShouldBeNull();
+        var book = System.Text.Encoding.UTF8.GetString(await ana.Raw($"/api/classes/{room.Id}/gradebook/Csv"));
+        book.ShouldContain("80");
+        // Another changes one of them meanwhile: that one stays.
+        await ana.Json(await Type(10, (tickets[0], 9)));
+        (await ana.Post($"/api/changes/{changed["changeId"]}/undo")).EnsureSuccessStatusCode();
+        now = (await Results())["readers"]!.AsArray().ToDictionary(r => (string)r!["ticketId"]!, r => r!["typed"]);
+        ((double)now[tickets[0]]!["points"]!).ShouldBe(9);
+        ((double)now[tickets[1]]!["points"]!).ShouldBe(4);
+    }
+
+    [Fact]
+    public async Task What_has_a_quiz_here_takes_no_results_from_elsewhere()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var text = await Answering.TextWith(ana, "Single");
+        var scored = await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = new[] { room.Readers[0].Id },
+                textId = text,
+                attempts = 1,
+                skipGiven = false,
+            }
+        );
+        await ana.Problem(
+            await ana.Put(
+                $"/api/assignments/{scored["assignmentId"]}/typed-results",
+                new { of = 10, results = new[] { new { ticketId = Guid.NewGuid(), points = 1 } } }
+            ),
+            409
+        );
+    }
+
     [Fact]
     public async Task A_draft_of_a_task_is_copied_given_once_and_undone()
     {
@@ -324,7 +429,10 @@ public sealed class TaskTests(Harness harness)
         (await Reply(other, ticket, "Mine!")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await HandIn(other, ticket)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         var (stranger, _, _) = await harness.OwnSchool();
-        await stranger.Problem(await stranger.Put($"/api/tickets/{ticket}/reply/mark", new { mark = 1 }), 404);
+        await stranger.Problem(
+            await stranger.Put($"/api/tickets/{ticket}/reply/mark", new { points = new[] { 1 } }),
+            404
+        );
         await ana.Get($"/api/tickets/{ticket}/task");
     }
 

@@ -260,31 +260,24 @@ public sealed class TermsTests(Harness harness)
             )
         )[0]!;
         var other = one["versions"]!.AsArray().First(v => (string)v!["id"]! != (string)fit["versionId"]!)!;
-        var draft = (string)
-            (
-                await ana.Posted(
-                    $"/api/classes/{room.Id}/assignments",
-                    new
-                    {
-                        readerIds = room.Readers.Select(r => r.Id),
-                        texts = new[]
-                        {
-                            new
-                            {
-                                id = Guid.NewGuid(),
-                                textId = (string)text["id"]!,
-                                versions = new Dictionary<string, string>
-                                {
-                                    [room.Readers[0].Id] = (string)other["id"]!,
-                                },
-                            },
-                        },
-                        attempts = 2,
-                        skipGiven = true,
-                        draft = true,
-                    }
-                )
-            )["assignmentId"]!;
+        var chosen = new
+        {
+            id = Guid.NewGuid(),
+            textId = (string)text["id"]!,
+            versions = new Dictionary<string, string> { [room.Readers[0].Id] = (string)other["id"]! },
+        };
+        var made = await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                texts = new[] { chosen },
+                attempts = 2,
+                skipGiven = true,
+                draft = true,
+            }
+        );
+        var draft = (string)made["assignmentId"]!;
         var discarded = await ana.Posted(
             $"/api/classes/{room.Id}/drafts/discard",
             new { assignmentIds = new[] { draft } }

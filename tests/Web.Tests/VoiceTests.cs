@@ -41,6 +41,22 @@ public sealed class VoiceTests(Harness harness)
             heard.Min(at => Math.Abs(at - word.Start)).ShouldBeLessThan(Nearest, $"the word at {word.At}");
     }
 
+    /// <summary>Within a sentence no silence shows where a word begins. The same words at another speed do: their sounds
+    /// are aligned, and a word must begin in one where it begins in the other.</summary>
+    [Theory]
+    [InlineData("The mill waits for the tide, and the miller drinks her tea beside the pond.")]
+    [InlineData("Two cousins write letters about the sea that one of them has never seen.")]
+    [InlineData("If you want to find crabs and pools far down the beach, look up at night.")]
+    [InlineData("Everybody saw the goal, but only one person had seen the hand before it.")]
+    public void Words_within_a_sentence_are_marked_where_they_sound(string text)
+    {
+        var (slow, quick) = (Speech.Say(text, "en-gb", 100), Speech.Say(text, "en-gb", 150));
+        var aligned = new SoundAligner(slow, quick);
+        slow.Words.Count.ShouldBe(quick.Words.Count);
+        var away = slow.Words.Zip(quick.Words, (s, q) => Math.Abs(aligned.At(s.Start) - q.Start)).ToList();
+        away.Count(x => x > Nearest).ShouldBe(0, string.Join(' ', away.Select(x => $"{x:0.000}")));
+    }
+
     /// <summary>Where sound begins after at least a tenth of a second of silence, in seconds.</summary>
     private static List<double> Onsets(Saying said)
     {

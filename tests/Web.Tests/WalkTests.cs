@@ -275,6 +275,24 @@ public sealed class WalkTests(Harness harness)
         (await Now()).ShouldBe(5000);
     }
 
+    [Fact]
+    public async Task A_level_goal_may_lie_below_nought()
+    {
+        var (teacher, room, _) = await Prepared();
+        var goal = new
+        {
+            readerId = room.Readers[0].Id,
+            kind = "Depth",
+            target = -4.5,
+        };
+        await teacher.Stored($"/api/classes/{room.Id}/goals", new { targets = new[] { goal }, reason = "" });
+        (await teacher.Get($"/api/classes/{room.Id}/goals"))["lines"]!
+            .AsArray()
+            .SelectMany(l => l!["kinds"]!.AsArray())
+            .Select(k => (double?)k!["goal"]?["target"])
+            .ShouldContain(-4.5);
+    }
+
     [Theory]
     [InlineData("Words", 0, "Enter 1 to 1,000,000 words")]
     [InlineData("Words", 1_000_001, "Enter 1 to 1,000,000 words")]
@@ -323,9 +341,20 @@ public sealed class WalkTests(Harness harness)
                 largest = 3,
             }
         );
-        var place = plan["groups"]![0]!["readers"]!
-            .AsArray()
-            .Single(r => (string)r!["readerId"]! == room.Readers[0].Id)!;
+        var judged = await teacher.Posted(
+            $"/api/classes/{room.Id}/groups/judgement",
+            new
+            {
+                rules = new
+                {
+                    groups = 1,
+                    smallest = 1,
+                    largest = 3,
+                },
+                groups = plan["groups"],
+            }
+        );
+        var place = judged["placements"]!.AsArray().Single(r => (string)r!["readerId"]! == room.Readers[0].Id)!;
         var sheet = (await teacher.Get($"/api/readers/{room.Readers[0].Id}"))["strands"]!
             .AsArray()
             .Where(s => (int)s!["asked"]! >= 3)
@@ -354,7 +383,7 @@ public sealed class WalkTests(Harness harness)
             .Select(g => new
             {
                 name = (string)g!["name"]!,
-                readerIds = g["readers"]!.AsArray().Select(r => (string)r!["readerId"]!).ToArray(),
+                readerIds = g["readerIds"]!.AsArray().Select(r => (string)r!).ToArray(),
             })
             .ToArray();
         groups.ShouldAllBe(g => g.readerIds.Length == 3);

@@ -27,20 +27,14 @@ public sealed class WayTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var own = Harness.Today.AddDays(9);
-        var ways = new object[]
+        var way = new
         {
-            new
-            {
-                readerIds = new[] { room.Readers[1].Id },
-                way = new
-                {
-                    attempts = 1,
-                    onTheWay = false,
-                    aloud = true,
-                    dueOn = own,
-                },
-            },
+            attempts = 1,
+            onTheWay = false,
+            aloud = true,
+            dueOn = own,
         };
+        var ways = new[] { new { readerIds = new[] { room.Readers[1].Id }, way } };
         var given = await Given(
             ana,
             room,
@@ -131,6 +125,18 @@ public sealed class WayTests(Harness harness)
             "the last one is open"
         );
 
+        await CopiesKeepTheirTurns(ana, room, ids);
+
+        static async Task<string[]> Open(Person reader) =>
+            [
+                .. (await Mine(reader))
+                    .Where(k => (string)k["state"]! == "Waiting")
+                    .Select(k => (string)k["assignmentId"]!),
+            ];
+    }
+
+    private static async Task CopiesKeepTheirTurns(Person ana, Room room, IEnumerable<string> ids)
+    {
         var copies = ids.Select(id => new { assignmentId = id, id = Guid.NewGuid().ToString() }).ToArray();
         await ana.Posted($"/api/classes/{room.Id}/drafts/copy", new { copies, days = 7 });
         var plates = (
@@ -143,13 +149,6 @@ public sealed class WayTests(Harness harness)
             .ToList();
         turns.Select(a => (string)a["turnOf"]!).Distinct().ShouldBe([copies[0].id]);
         turns.OrderBy(a => (int)a["turn"]!).Select(a => (string)a["id"]!).ShouldBe(copies.Select(c => c.id));
-
-        static async Task<string[]> Open(Person reader) =>
-            [
-                .. (await Mine(reader))
-                    .Where(k => (string)k["state"]! == "Waiting")
-                    .Select(k => (string)k["assignmentId"]!),
-            ];
     }
 
     /// <summary>Gives an assignment another due day, and takes its words away.</summary>
@@ -275,34 +274,22 @@ public sealed class WayTests(Harness harness)
                 words = "tide mill rope".Split(' ').Select(w => new { text = w, meaning = $"a {w}" }),
             }
         );
-        await Given(
-            ana,
-            room,
-            new
-            {
-                tasks = new[]
-                {
-                    new
-                    {
-                        id = Guid.NewGuid(),
-                        kind = "Words",
-                        title = "Sea words",
-                        wordListId = list,
-                        atOnce = 3,
-                    },
-                },
-                ways = new[]
-                {
-                    new { readerIds = new[] { room.Readers[1].Id }, way = new { atOnce = 2, by = "Sound" } },
-                },
-            }
-        );
+        var task = new
+        {
+            id = Guid.NewGuid(),
+            kind = "Words",
+            title = "Sea words",
+            wordListId = list,
+            atOnce = 3,
+        };
+        var way = new { readerIds = new[] { room.Readers[1].Id }, way = new { atOnce = 2, by = "Sound" } };
+        await Given(ana, room, new { tasks = new[] { task }, ways = new[] { way } });
         var said = new List<(int, string)>();
         foreach (var i in new[] { 0, 1 })
         {
             var reader = await harness.Reader(room, i);
-            var task = await reader.Get($"/api/my/tasks/{(await Mine(reader)).Single()["id"]}");
-            said.Add(((int)task["atOnce"]!, (string)task["by"]!));
+            var his = await reader.Get($"/api/my/tasks/{(await Mine(reader)).Single()["id"]}");
+            said.Add(((int)his["atOnce"]!, (string)his["by"]!));
         }
         said.ShouldBe([(3, "Meaning"), (2, "Sound")]);
     }

@@ -38,6 +38,7 @@ public enum LookKind
     ReaderSeen,
     RosterExported,
     RecordExported,
+    GradebookExported,
     CardsPrinted,
     ListPrinted,
     LettersPrinted,

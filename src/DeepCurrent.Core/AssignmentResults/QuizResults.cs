@@ -17,7 +17,7 @@ public sealed record ResultTry(
     int Round,
     int Attempt,
     bool? Correct,
-    int? Mark,
+    GivenMark? Mark,
     bool TooFast,
     IReadOnlyList<int> Picks,
     string Words = ""
@@ -62,7 +62,7 @@ public sealed record ResultCell(AttemptMark Mark, IReadOnlyList<ResultTry> Tries
     public bool? First => Tries.Count == 0 ? null : Tries[0].Correct;
 
     /// <summary>The latest mark of a person; null where it waits, and where a rule decides.</summary>
-    public int? Written => Tries.Count == 0 ? null : Tries[^1].Mark;
+    public GivenMark? Written => Tries.Count == 0 ? null : Tries[^1].Mark;
 
     public bool ToMark => Tries.Any(t => t.Correct is null);
 }

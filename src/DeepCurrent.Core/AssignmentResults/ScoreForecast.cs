@@ -32,6 +32,8 @@ public sealed record ScoreForecast(int Questions, double Expected, int Low, int 
     private const int Steps = 25;
     private const double Reaching = 3;
 
+    private IReadOnlyList<double> Chances { get; init; } = [];
+
     /// <summary>As a share, 0 to 1.</summary>
     public Probability Share => new(Questions == 0 ? 0 : Math.Clamp(Expected / Questions, 0, 1));
 
@@ -53,9 +55,17 @@ public sealed record ScoreForecast(int Questions, double Expected, int Low, int 
             for (var k = 0; k < at.Length; k++)
                 chances[k] += weight * at[k];
         }
-        var expected = chances.Select((p, k) => p / weights * k).Sum();
-        return new(asked.Count, expected, Quantile(chances, weights, Tail), Quantile(chances, weights, 1 - Tail));
+        for (var k = 0; k < chances.Length; k++)
+            chances[k] /= weights;
+        var expected = chances.Select((p, k) => p * k).Sum();
+        return new(asked.Count, expected, Quantile(chances, Tail), Quantile(chances, 1 - Tail)) { Chances = chances };
     }
+
+    /// <summary>Chance of at most so many right, 0 to 1.</summary>
+    public double AtMost(int right) => Math.Min(1, Chances.Take(right + 1).Sum());
+
+    /// <summary>Chance of at least so many right, 0 to 1.</summary>
+    public double AtLeast(int right) => Math.Min(1, Chances.Skip(right).Sum());
 
     /// <summary>Where a score stands. Within one question of what was expected it is as forecast, however sure that
     /// was.</summary>
@@ -80,12 +90,12 @@ public sealed record ScoreForecast(int Questions, double Expected, int Low, int 
         return chances;
     }
 
-    private static int Quantile(double[] chances, double all, double below)
+    private static int Quantile(double[] chances, double below)
     {
         var sum = 0.0;
         for (var k = 0; k < chances.Length; k++)
         {
-            sum += chances[k] / all;
+            sum += chances[k];
             if (sum >= below)
                 return k;
         }

@@ -54,49 +54,44 @@ public static class WhatNext
     /// <returns>Steps in the order in which they are worth a look; none where nothing stands out.</returns>
     public static IReadOnlyList<NextStep> After(QuizResults results)
     {
-        var steps = new List<NextStep>();
-        var above = results.Counted.Where(r => r.Against is AgainstForecast.Above).ToList();
-        if (above.Count > 0)
-            steps.Add(new(NextStepKind.Harder, Readers(above), null, null, WhyHarder(above)));
         var turned = results.ByQuestion.Where(Turned).ToList();
-        steps.AddRange(
-            results
-                .ByQuestion.Except(turned)
-                .Select(q => (Result: q, Missed: Missed(results, q), Short: Short(results, q)))
-                .Where(x => x.Missed.Count >= FewestMissed && x.Short >= FarBelow)
-                .Where(x => x.Result.Figures.Proportion < TaughtUnder)
-                .OrderByDescending(x => x.Short)
-                .ThenBy(x => x.Result.Later)
-                .Take(MostTaught)
-                .Select(x => Teach(x.Result, x.Missed))
-        );
+        var above = results.Counted.Where(r => r.Against is AgainstForecast.Above).ToList();
         var below = results
             .Counted.Where(r => r.Against is AgainstForecast.Below && r.Share?.Value < LittleRight)
             .ToList();
-        if (below.Count > 0)
-            steps.Add(
-                new(
-                    NextStepKind.EasierFirst,
-                    Readers(below),
-                    null,
-                    null,
-                    $"Under half right at once, and more than one question below forecast."
-                )
-            );
-        steps.AddRange(turned.Select(q => Check(results, q)));
         var openings = results.Rows.Where(r => !r.Counts).ToList();
-        if (openings.Count > 0)
-            steps.Add(
-                new(
-                    NextStepKind.ReadAgain,
-                    Readers(openings),
-                    null,
-                    null,
-                    $"Too short or too fast to be a reading. Not counted on this page."
-                )
-            );
-        return steps;
+        return
+        [
+            .. For(NextStepKind.Harder, above, WhyHarder),
+            .. Taught(results, turned),
+            .. For(NextStepKind.EasierFirst, below, _ =>
+                $"Under half right at once, and more than one question below forecast."
+            ),
+            .. turned.Select(q => Check(results, q)),
+            .. For(NextStepKind.ReadAgain, openings, _ =>
+                $"Too short or too fast to be a reading. Not counted on this page."
+            ),
+        ];
     }
+
+    /// <summary>One step for some readers; none for nobody.</summary>
+    private static IEnumerable<NextStep> For(
+        NextStepKind kind,
+        List<ResultRow> those,
+        Func<List<ResultRow>, Message> why
+    ) => those.Count == 0 ? [] : [new(kind, Readers(those), null, null, why(those))];
+
+    /// <summary>The questions to be taught again, those furthest below the rest first.</summary>
+    private static IEnumerable<NextStep> Taught(QuizResults results, IReadOnlyList<QuestionResult> turned) =>
+        results
+            .ByQuestion.Except(turned)
+            .Select(q => (Result: q, Missed: Missed(results, q), Short: Short(results, q)))
+            .Where(x => x.Missed.Count >= FewestMissed && x.Short >= FarBelow)
+            .Where(x => x.Result.Figures.Proportion < TaughtUnder)
+            .OrderByDescending(x => x.Short)
+            .ThenBy(x => x.Result.Later)
+            .Take(MostTaught)
+            .Select(x => Teach(x.Result, x.Missed));
 
     private static IReadOnlyList<ReaderId> Readers(IEnumerable<ResultRow> rows) =>
         [.. rows.Select(r => r.Reader.ReaderId)];

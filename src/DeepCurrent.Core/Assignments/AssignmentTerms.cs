@@ -12,8 +12,7 @@ namespace DeepCurrent.Core.Assignments;
 /// <param name="Note">Colleagues of the class read it.</param>
 /// <param name="ClosesOn">The last day on which it can be worked on; null where it goes on after it was due.</param>
 /// <param name="MayChange">Readers may change to another version within their reach, until they answer.</param>
-/// <param name="HomeDirections">The same directions in the language of homes that speak another.</param>
-/// <param name="HomeLanguage">Its code, such as es; empty where there are none.</param>
+/// <param name="ReleasesOn">The day from which marked work is released by itself; null where a person releases it.</param>
 /// <param name="Talk">Written answers are open for talk: readers see one another's when they have answered.</param>
 public sealed record AssignmentTerms(
     DateOnly VisibleFrom,
@@ -27,11 +26,23 @@ public sealed record AssignmentTerms(
     ResultsShown Results = ResultsShown.AtOnce,
     bool MayChange = false,
     bool Talk = false,
-    string HomeDirections = "",
-    string HomeLanguage = ""
+    DateOnly? ReleasesOn = null
 )
 {
-    private const int LongestHeading = 60,
+    /// <summary>The same directions in the language of homes that speak another.</summary>
+    public string HomeDirections { get; init; } = "";
+
+    /// <summary>Its code, such as es; empty where there are none.</summary>
+    public string HomeLanguage { get; init; } = "";
+
+    /// <summary>Points in the gradebook, 0 to 1,000; 0 where it does not go into it.</summary>
+    public int Worth { get; init; } = AssignmentTerms.UsualWorth;
+
+    /// <summary>Points that an assignment is worth unless its teacher says otherwise.</summary>
+    public const int UsualWorth = 100;
+
+    private const int MostWorth = 1000,
+        LongestHeading = 60,
         LongestDirections = 500,
         LongestNote = 500;
 
@@ -61,6 +72,10 @@ public sealed record AssignmentTerms(
             yield return ("closesOn", $"This day has passed. Choose today or a later day.");
         else if (ClosesOn < (DueOn ?? VisibleFrom))
             yield return ("closesOn", $"It closes before it is due. Choose a later day.");
+        if (ReleasesOn < VisibleFrom)
+            yield return ("releasesOn", $"Results come before readers see the work. Choose a later day.");
+        if (Worth is < 0 or > MostWorth)
+            yield return ("worth", $"Enter 0 to {MostWorth} points.");
         foreach (var fault in SaidFaults())
             yield return fault;
     }
@@ -94,6 +109,12 @@ public sealed record AssignmentTerms(
     public AssignmentTerms Moved(int days, SchoolCalendar calendar)
     {
         var from = OnSchoolDay(VisibleFrom.AddDays(days), calendar);
+        // Results come as many days after it is seen as they did.
+        if (ReleasesOn is { } results)
+            return (this with { ReleasesOn = null }).Moved(days, calendar) with
+            {
+                ReleasesOn = results.AddDays(from.DayNumber - VisibleFrom.DayNumber),
+            };
         // It stays open as many days after it was due as it did.
         if (ClosesOn is { } closes && DueOn is null)
             return this with { VisibleFrom = from, ClosesOn = closes.AddDays(from.DayNumber - VisibleFrom.DayNumber) };

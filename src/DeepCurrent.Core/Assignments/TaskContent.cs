@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.WordLists;
 
 namespace DeepCurrent.Core.Assignments;
@@ -11,6 +12,7 @@ namespace DeepCurrent.Core.Assignments;
 /// <param name="List">The list the words came from; it may have changed since, or be gone.</param>
 /// <param name="By">By what the words are asked.</param>
 /// <param name="Together">Several readers may hand in one written answer.</param>
+/// <param name="Rubric">What a written answer is marked by; null for the usual marks.</param>
 public sealed record TaskContent(
     string Title,
     string Prompt = "",
@@ -19,7 +21,8 @@ public sealed record TaskContent(
     int AtOnce = WordListRules.AtOnce,
     WordListId? List = null,
     WordPractice By = WordPractice.Meaning,
-    bool Together = false
+    bool Together = false,
+    Rubric? Rubric = null
 )
 {
     public const int LongestTitle = 120,
@@ -45,6 +48,8 @@ public sealed record TaskContent(
             yield return ("words", $"Choose at least two words.");
         if (AtOnce is < FewestAtOnce or > WordListRules.AtOnce)
             yield return ("atOnce", $"Choose {FewestAtOnce} to {WordListRules.AtOnce} words.");
+        if (Rubric?.Fault is { } fault)
+            yield return ("rubric", fault);
     }
 
     /// <summary>Whether something is the address of a page: whoever follows it leaves for the web and nothing else, and

@@ -48,6 +48,9 @@ public enum ChangeKind
     /// <summary>Goals were set.</summary>
     Goals,
 
+    /// <summary>A goal that was just missed was called met.</summary>
+    GoalMet,
+
     /// <summary>Groups were formed.</summary>
     Groups,
 
@@ -59,6 +62,12 @@ public enum ChangeKind
 
     /// <summary>A level check was taken back from some.</summary>
     CheckTakenBack,
+
+    /// <summary>A faulty question was taken out, or its key changed.</summary>
+    QuestionCorrected,
+
+    /// <summary>Results from elsewhere were typed.</summary>
+    ResultsTyped,
 
     /// <summary>Evidence was left out or stated, or a level was set or ended.</summary>
     Evidence,

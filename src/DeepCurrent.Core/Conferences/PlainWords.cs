@@ -77,6 +77,23 @@ public static class PlainWords
             _ => null,
         };
 
+    /// <summary>Fathoms either way of a level that a line from easy to hard shows to a family.</summary>
+    private const double LineReaches = 15;
+
+    /// <summary>Where a depth stands on a family's line from easy to hard: 0.5 is the level, 0 and 1 the ends.</summary>
+    public static double OnLine(Fathoms depth, Fathoms level) =>
+        Math.Clamp(0.5 + ((depth - level) / (2 * LineReaches)), 0, 1);
+
+    private const double RoundWeek = 50;
+
+    /// <summary>Words a school week that are still to be read for a goal, rounded up to fifties.</summary>
+    /// <param name="schoolDaysLeft">Until the goal's last day.</param>
+    /// <returns>Null where it is reached, or no school day is left.</returns>
+    public static int? AWeek(double target, double done, int schoolDaysLeft) =>
+        done >= target || schoolDaysLeft <= 0
+            ? null
+            : (int)(Math.Ceiling((target - done) / Math.Max(1, schoolDaysLeft / 5.0) / RoundWeek) * RoundWeek);
+
     private const int FewestAsked = 3,
         MostNext = 3;
     private const double WellFrom = 0.75;

@@ -10,7 +10,23 @@ public sealed record WeekRead(double Days, double Words);
 /// <summary>What an average week of the class is like.</summary>
 /// <param name="Words">In five school days.</param>
 /// <param name="Sd">Of single weeks of single readers around it.</param>
-public sealed record ClassWeek(double Words, double Sd);
+public sealed record ClassWeek(double Words, double Sd)
+{
+    /// <summary>Part of the school's minutes a day that readers of whom nothing is known are thought to read.</summary>
+    private const double Unknown = 0.25;
+
+    /// <summary>The class's average week, from all weeks of its readers.</summary>
+    /// <param name="most">Words a week that the school's minutes a day come to.</param>
+    public static ClassWeek Of(IEnumerable<WeekOfReading> weeks, double most)
+    {
+        var rates = weeks.Where(w => w.Days > 0).Select(w => w.Words / w.Days * 5).ToList();
+        var mean = rates.DefaultIfEmpty(0).Average();
+        if (mean <= 0)
+            return new(most * Unknown, most * Unknown);
+        var spread = rates.Average(r => (r - mean) * (r - mean));
+        return new(mean, Math.Max(Math.Sqrt(spread), mean / 4));
+    }
+}
 
 /// <summary>Quizzes of one school week.</summary>
 /// <param name="Days">School days the reader was there, above 0.</param>

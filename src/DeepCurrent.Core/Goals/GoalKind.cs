@@ -1,3 +1,5 @@
+using DeepCurrent.Core.Depth;
+
 namespace DeepCurrent.Core.Goals;
 
 /// <summary>What a goal of a term is about.</summary>
@@ -8,6 +10,9 @@ public enum GoalKind
 
     /// <summary>Words of texts that were read and understood.</summary>
     Words,
+
+    /// <summary>Depth at the end of the term, fathoms.</summary>
+    Depth,
 }
 
 /// <summary>What can be asked for in a goal of a kind.</summary>
@@ -19,6 +24,7 @@ public static class GoalKindRules
         {
             GoalKind.Words => (1, 1_000_000),
             GoalKind.Comprehension => (1, 100),
+            GoalKind.Depth => (Fathoms.Shallowest, Fathoms.Deepest),
             _ => throw Unknown(kind),
         };
 
@@ -28,6 +34,7 @@ public static class GoalKindRules
         {
             GoalKind.Words => $"Enter 1 to 1,000,000 words.",
             GoalKind.Comprehension => $"Enter 1 to 100%.",
+            GoalKind.Depth => $"Enter a depth from −20 to 100 fm.",
             _ => throw Unknown(kind),
         };
 

@@ -2,15 +2,6 @@ using DeepCurrent.Core.Depth;
 
 namespace DeepCurrent.Core.Goals;
 
-/// <summary>The paces of growth a goal can ask for: the level chart's typical growth, half as much again, and twice as
-/// much.</summary>
-public enum Pace
-{
-    Steady,
-    Brisk,
-    Swift,
-}
-
 /// <summary>Whether a goal will be reached.</summary>
 public enum Course
 {
@@ -20,25 +11,30 @@ public enum Course
     Behind,
 }
 
-/// <summary>What one week of the term brought.</summary>
+/// <summary>What one week of school brought.</summary>
 /// <param name="Words">Words read with at least the score a text is understood from.</param>
 /// <param name="Scores">First-attempt scores of the quizzes handed in, 0 to 1.</param>
-public sealed record WeekOfReading(double Words, IReadOnlyList<double> Scores);
+/// <param name="Days">School days of it that are gone, and on which the reader was in the class.</param>
+public sealed record WeekOfReading(double Words, IReadOnlyList<double> Scores, double Days = 5);
 
 /// <summary>How a goal stands.</summary>
 /// <param name="Done">So far, in the goal's own unit: percent, words or fathoms.</param>
 /// <param name="DueNow">What would be done by now on an even course.</param>
-/// <param name="Chance">Probability that the goal is reached by the end of the term.</param>
+/// <param name="Chance">Probability that the goal is reached by the end of the term: 1 once it is, else never surer than
+/// 19 in 20 nor less than 1 in 20.</param>
 public sealed record GoalStanding(double Done, double DueNow, double Target, double Chance, Course Course);
 
-/// <summary>Suggests goals and says how they stand.</summary>
+/// <summary>What holds of goals of every kind.</summary>
 public static class GoalRules
 {
-    private const int Simulations = 2000;
-    private const double More = 1.25;
+    /// <summary>How likely a goal should be unless a teacher says otherwise.</summary>
+    public const double UsualLikely = 0.7;
 
     /// <summary>No chance is said to be surer than this, or less sure than what it leaves: one in twenty.</summary>
     private const double Surest = 0.95;
+
+    /// <summary>How likely goals can be asked to be, from safe to stretch.</summary>
+    public static readonly IReadOnlyList<double> Ambitions = [0.9, 0.8, 0.7, 0.6, 0.5, 0.4, 0.3];
 
     // Typical silent rate at the end of grades 1 to 12, words a minute.
     private static readonly double[] SilentRates = [80, 115, 138, 158, 173, 185, 195, 204, 214, 224, 237, 250];
@@ -55,112 +51,50 @@ public static class GoalRules
         return SilentRates[i - 1] + (grade - i) * (SilentRates[i] - SilentRates[i - 1]);
     }
 
-    /// <summary>Suggested words for a term: what was read so far, and in each week to come a quarter more than in the
-    /// reader's own usual week, rounded as people round.</summary>
-    /// <param name="done">Words so far this term.</param>
-    /// <param name="weekly">The reader's usual words a week; where there are none yet, half of what the class
-    /// reads.</param>
-    /// <param name="most">Words a week that the school's minutes a day would come to: no suggestion asks more.</param>
-    /// <param name="weeksLeft">School weeks to come, at least 0.</param>
-    public static double SuggestWords(double done, double weekly, double most, double weeksLeft)
+    /// <summary>A chance as it may be said.</summary>
+    public static double Said(double chance) => Math.Clamp(chance, 1 - Surest, Surest);
+
+    /// <summary>A figure that people would set, at most what it is made of, within what the kind allows; 0 where no goal
+    /// of words follows.</summary>
+    public static double Rounded(GoalKind kind, double value)
     {
-        var wanted = done + Math.Min(most, weekly * More) * weeksLeft;
         var step =
-            wanted < 2_000 ? 50
-            : wanted < 10_000 ? 100
+            kind is GoalKind.Comprehension ? 1
+            : kind is GoalKind.Depth ? 0.5
+            : value < 2_000 ? 50
+            : value < 10_000 ? 100
             : 500;
-        return Math.Max(200, Math.Round(wanted / step) * step);
+        var (least, most) = kind.Bounds();
+        // Where nothing is read yet, no goal of words follows from it.
+        if (kind is GoalKind.Words && value < step)
+            return 0;
+        return Math.Clamp(Math.Floor(value / step + 1e-9) * step, least, most);
     }
 
-    /// <summary>Suggested comprehension for a term, in percent: five above the mean so far, in steps of five, between
-    /// 70 and 90; 80 where nothing has been read.</summary>
-    public static double SuggestComprehension(IReadOnlyList<double> scores) =>
-        scores.Count == 0 ? 80 : Math.Clamp(Math.Round((scores.Average() * 100 + 5) / 5) * 5, 70, 90);
+    /// <summary>Days after a term in which what was nearly reached may be called met.</summary>
+    public const int DaysToCallMet = 14;
 
-    /// <summary>Suggested depth at the end of a term: depth now plus pace times the school weeks left.</summary>
-    public static Fathoms SuggestDepth(Fathoms now, Pace pace, double schoolWeeksLeft, LevelChart chart) =>
-        now
-        + chart.GrowthPerWeek(now)
-            * Math.Max(0, schoolWeeksLeft)
-            * (
-                pace switch
-                {
-                    Pace.Steady => 1,
-                    Pace.Brisk => 1.5,
-                    _ => 2,
-                }
-            );
-
-    /// <summary>How a words goal stands, from the reader's own weeks.</summary>
-    /// <param name="weeks">The term's weeks so far, oldest first.</param>
-    /// <param name="weeksLeft">School weeks to come, at least 0.</param>
-    /// <param name="gone">Share of the term's school days gone, 0 to 1.</param>
-    public static GoalStanding Words(double target, IReadOnlyList<WeekOfReading> weeks, double weeksLeft, double gone)
-    {
-        var done = weeks.Sum(w => w.Words);
-        var chance = Chance(
-            weeks,
-            weeksLeft,
-            drawn => done + drawn.Sum(d => d.Week.Words * d.Part) >= target,
-            done >= target
-        );
-        return new(done, target * gone, target, chance, CourseOf(done >= target, chance));
-    }
-
-    /// <summary>How a comprehension goal stands: the mean first-attempt score in percent at the end of the
-    /// term.</summary>
-    public static GoalStanding Comprehension(double target, IReadOnlyList<WeekOfReading> weeks, double weeksLeft)
-    {
-        var scores = weeks.SelectMany(w => w.Scores).ToList();
-        var mean = scores.Count == 0 ? 0 : scores.Average() * 100;
-        double sum = scores.Sum();
-        var chance = Chance(
-            weeks,
-            weeksLeft,
-            drawn =>
-            {
-                double total = sum,
-                    n = scores.Count;
-                foreach (var (week, part) in drawn)
-                {
-                    total += week.Scores.Sum() * part;
-                    n += week.Scores.Count * part;
-                }
-                return n > 0 && total / n * 100 >= target;
-            },
-            certain: false
-        );
-        return new(mean, target, target, chance, CourseOf(false, chance));
-    }
-
-    /// <summary>Weeks drawn again from those there were, never 0 or 1, with a fixed seed, so that the same facts always
-    /// give the same chance.</summary>
-    private static double Chance(
-        IReadOnlyList<WeekOfReading> weeks,
-        double weeksLeft,
-        Func<IReadOnlyList<(WeekOfReading Week, double Part)>, bool> reached,
-        bool certain
-    )
-    {
-        if (certain)
-            return 1;
-        if (weeks.Count == 0)
-            return 0.5;
-        var random = new Random(1807);
-        var drawn = new List<(WeekOfReading, double)>();
-        var hits = 0;
-        for (var i = 0; i < Simulations; i++)
+    /// <summary>How near is near, in the kind's own unit: a tenth of the words, three points of percent, one
+    /// fathom.</summary>
+    private static double Near(GoalKind kind, double target) =>
+        kind switch
         {
-            drawn.Clear();
-            for (var left = weeksLeft; left > 0; left--)
-                drawn.Add((weeks[random.Next(weeks.Count)], Math.Min(1, left)));
-            if (reached(drawn))
-                hits++;
-        }
-        return Math.Clamp(hits / (double)Simulations, 1 - Surest, Surest);
-    }
+            GoalKind.Words => target / 10,
+            GoalKind.Comprehension => 3,
+            GoalKind.Depth => 1,
+            _ => throw GoalKindRules.Unknown(kind),
+        };
 
-    private static Course CourseOf(bool reached, double chance) =>
+    /// <summary>Whether a goal of a term that is over was missed by so little that a teacher may call it met.</summary>
+    /// <param name="lastDay">Of the term.</param>
+    public static bool MayCallMet(GoalKind kind, double done, double target, DateOnly lastDay, DateOnly today) =>
+        today > lastDay
+        && today <= lastDay.AddDays(DaysToCallMet)
+        && done < target
+        && done >= target - Near(kind, target);
+
+    /// <summary>Where a goal is on its way.</summary>
+    public static Course CourseOf(bool reached, double chance) =>
         reached ? Course.Reached
         : chance >= 0.5 ? Course.OnCourse
         : chance >= 0.25 ? Course.SlightlyBehind

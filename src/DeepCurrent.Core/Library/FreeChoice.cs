@@ -35,13 +35,15 @@ public enum ChoiceSort
 
 /// <summary>What one reader may choose otherwise than their class; what is null is as in the class.</summary>
 /// <param name="Pool">The tide pools the reader sees.</param>
+/// <param name="Home">How the reader's home looks; null where it goes by grade.</param>
 public sealed record OwnChoice(
     bool? Open = null,
     ChoiceDepth? Depth = null,
     ChoiceSort? Sort = null,
     ChoiceFormat? Format = null,
     int? MostOpen = null,
-    PoolShown? Pool = null
+    PoolShown? Pool = null,
+    HomeLook? Home = null
 );
 
 /// <summary>What the readers of a class may choose for themselves.</summary>

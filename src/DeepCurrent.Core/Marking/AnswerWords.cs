@@ -47,6 +47,9 @@ public static partial class AnswerWords
     /// <summary>Whether a text gives a reason or a condition.</summary>
     public static bool GivesReason(string text) => Reasons().IsMatch(text);
 
+    /// <summary>How many reasons or conditions a text gives, as far as its small words tell.</summary>
+    public static int CountReasons(string text) => Reasons().Count(text);
+
     /// <summary>A word without its ending. Rough on purpose: what matters is that forms of one word meet.</summary>
     /// <param name="word">In small letters.</param>
     public static string Stem(string word)

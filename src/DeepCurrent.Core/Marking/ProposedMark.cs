@@ -1,12 +1,18 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Questions;
 
 namespace DeepCurrent.Core.Marking;
 
 /// <summary>A mark that an answer's own words speak for. It counts only where a person uses it.</summary>
-/// <param name="Mark">0 to <see cref="Rubric.Most"/>.</param>
+/// <param name="Points">Row by row of the rubric.</param>
 /// <param name="Words">Words of the answer it goes by, as they stand there, in their order.</param>
 /// <param name="Reason">Whether the answer gives a reason: because, so, since, if.</param>
-public sealed record Proposal(int Mark, IReadOnlyList<string> Words, bool Reason);
+public sealed record Proposal(IReadOnlyList<int> Points, IReadOnlyList<string> Words, bool Reason)
+{
+    /// <summary>All its points.</summary>
+    [JsonIgnore]
+    public int Sum => Points.Sum();
+}
 
 /// <summary>What a full answer to one question is made of.</summary>
 /// <param name="Stem">The question.</param>
@@ -34,27 +40,34 @@ public static class ProposedMark
     private const double ByRubric = 0.34;
     private static readonly double[] Cuts = [0.19, 0.38, 0.56];
 
+    /// <summary>One row of 0 to 3 is what the whole answer is weighed for; other rubrics go row by row.</summary>
+    private static bool Whole(Rubric rubric) => rubric.Criteria is [{ Most: 3 }];
+
     /// <summary>The mark that an answer's words speak for.</summary>
     /// <param name="answer">As its reader wrote it; any length, any script.</param>
-    public static Proposal For(AnswerKey key, string answer)
+    public static Proposal For(AnswerKey key, string answer) =>
+        Whole(key.Rubric) ? ForWhole(key, answer) : RowMark.For(key, answer);
+
+    private static Proposal ForWhole(AnswerKey key, string answer)
     {
-        var keys = Keys(key);
+        var marks = key.Rubric.Criteria[0].Marks;
+        var keys = Keys(key, marks);
         var asked = AnswerWords.Of(key.Stem).Select(w => w.Stem).ToHashSet();
         var said = AnswerWords.Of(answer);
         var heard = said.Where(w => keys.ContainsKey(w.Stem)).DistinctBy(w => w.Stem).ToList();
         var own = said.Where(w => !asked.Contains(w.Stem)).Select(w => w.Stem).Distinct().Count();
         var reason = AnswerWords.GivesReason(answer);
         if (Same(answer, key.Rubric.Samples.MinBy(s => s.Length)))
-            return new(1, [], reason);
-        var floor = own == 0 ? 0 : Floor(key, said);
+            return new([1], [], reason);
+        var floor = own == 0 ? 0 : Floor(key, marks, said);
         if (own == 0 || heard.Count == 0)
-            return new(floor, [], reason);
+            return new([floor], [], reason);
         var covered = heard.Sum(w => keys[w.Stem] * w.Weight);
         var points =
             (1 - ForReason - ForLength) * (1 - Math.Exp(-covered / Reaches))
             + (reason ? ForReason : 0)
             + ForLength * Math.Min(1, own / (double)WholeLength);
-        return new(Math.Max(Cuts.Count(cut => points >= cut), floor), [.. heard.Select(w => w.Word)], reason);
+        return new([Math.Max(Cuts.Count(cut => points >= cut), floor)], [.. heard.Select(w => w.Word)], reason);
     }
 
     private static bool Same(string answer, string? sample) =>
@@ -62,7 +75,7 @@ public static class ProposedMark
 
     /// <summary>The mark whose own words the answer says: 1 by what the rubric or the shortest sample says for it, 2 by
     /// what the rubric says.</summary>
-    private static int Floor(AnswerKey key, IReadOnlyList<AnswerWord> said)
+    private static int Floor(AnswerKey key, IReadOnlyList<string> marks, IReadOnlyList<AnswerWord> said)
     {
         var stems = said.Select(w => w.Stem).ToHashSet();
         var asked = AnswerWords.Of(key.Stem).Select(w => w.Stem).ToHashSet();
@@ -76,14 +89,13 @@ public static class ProposedMark
             var all = wanted.Sum(w => w.Weight);
             return all > 0 && wanted.Where(w => stems.Contains(w.Stem)).Sum(w => w.Weight) / all >= ByRubric;
         }
-        var marks = key.Rubric.Marks;
-        if (marks.Count > Rubric.Right && Says(marks[Rubric.Right]))
-            return Rubric.Right;
-        return (marks.Count > 1 && Says(marks[1])) || Says(key.Rubric.Samples.MinBy(s => s.Length)) ? 1 : 0;
+        return Says(marks[2]) ? 2
+            : Says(marks[1]) || Says(key.Rubric.Samples.MinBy(s => s.Length)) ? 1
+            : 0;
     }
 
     /// <summary>The words that count, by stem, with how much: the longest sample is the fullest.</summary>
-    private static Dictionary<string, double> Keys(AnswerKey key)
+    private static Dictionary<string, double> Keys(AnswerKey key, IReadOnlyList<string> marks)
     {
         var keys = new Dictionary<string, double>();
         void Add(string? text, double worth)
@@ -91,8 +103,8 @@ public static class ProposedMark
             foreach (var word in AnswerWords.Of(text ?? ""))
                 keys[word.Stem] = Math.Max(worth, keys.GetValueOrDefault(word.Stem));
         }
-        Add(key.Rubric.Marks.Count > Rubric.Right ? key.Rubric.Marks[Rubric.Right] : null, FromRubric);
-        Add(key.Rubric.Marks.Count > Rubric.Most ? key.Rubric.Marks[Rubric.Most] : null, FromRubric);
+        Add(marks[2], FromRubric);
+        Add(marks[3], FromRubric);
         Add(key.Proof, FromProof);
         Add(key.Rubric.Samples.MaxBy(s => s.Length), FromSample);
         foreach (var word in AnswerWords.Of(key.Stem))

@@ -10,6 +10,9 @@ public static class LeftOut
     /// says nothing new.</summary>
     public const string RestsOnWrong = "rests-on-wrong";
 
+    /// <summary>The question was faulty and is asked no more.</summary>
+    public const string TakenOut = "taken-out";
+
     /// <summary>The reading was too short to tell anything.</summary>
     public const string TooShort = "too-short";
 
@@ -34,6 +37,7 @@ public static class LeftOut
         {
             TooFast => $"{count:count} answers given too fast to have read the question",
             RestsOnWrong => $"{count:count} answers that rest on a wrong answer",
+            TakenOut => $"{count:count} answers to a question that was taken out",
             TooShort => $"too short to tell",
             PartTooFast => $"{count:count} answers in a part done too fast",
             PartThin => $"{count:count} answers in a part with too few answers",

@@ -11,18 +11,6 @@ namespace DeepCurrent.Core.Questions;
 /// <param name="Match">What belongs to it, in a match.</param>
 public sealed record Choice(string Text, bool Right, string Reason, string? Match = null);
 
-/// <summary>What a written answer earns.</summary>
-/// <param name="Marks">What earns 0, 1, 2 and 3 marks.</param>
-/// <param name="Samples">Answers as readers could give them.</param>
-public sealed record Rubric(IReadOnlyList<string> Marks, IReadOnlyList<string> Samples)
-{
-    /// <summary>The highest mark.</summary>
-    public const int Most = 3;
-
-    /// <summary>The lowest mark that counts as a right answer.</summary>
-    public const int Right = 2;
-}
-
 /// <summary>A question about a text.</summary>
 /// <param name="Proofs">The sentence or sentences that prove the answer, by version label; "all" where the versions
 /// share it.</param>
@@ -49,6 +37,11 @@ public sealed record Question(
     /// is written, kept or given out.</summary>
     [JsonIgnore]
     public double Shown { get; init; }
+
+    /// <summary>The picks that are right since its key was corrected, where things are put in order or together; null for
+    /// what its writer says. No part of the question as it is written.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<int>? Key { get; init; }
 
     /// <summary>Stands between paragraphs: it helps while reading and counts neither for the score nor for the
     /// level.</summary>

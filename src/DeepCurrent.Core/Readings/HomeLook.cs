@@ -16,5 +16,7 @@ public static class HomeLooks
     private const int LastWithPictures = 2;
 
     /// <param name="grade">0 for the year before the first; null where a reader is in none.</param>
-    public static HomeLook For(int? grade) => grade <= LastWithPictures ? HomeLook.Pictures : HomeLook.Words;
+    /// <param name="own">What a teacher has chosen for this reader, which goes before; null where nobody has.</param>
+    public static HomeLook For(int? grade, HomeLook? own) =>
+        own ?? (grade <= LastWithPictures ? HomeLook.Pictures : HomeLook.Words);
 }

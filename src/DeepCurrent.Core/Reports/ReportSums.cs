@@ -96,22 +96,3 @@ public sealed record ReportSums(
         );
     }
 }
-
-/// <summary>How the levels of some readers moved, on average.</summary>
-/// <param name="Mean">Fathoms; above 0 is deeper.</param>
-/// <param name="Half">Half of the 90 % range of that mean.</param>
-/// <param name="Readers">Whose level was known on both days.</param>
-public sealed record LevelChange(double Mean, double Half, int Readers)
-{
-    private const double Z = 1.645;
-
-    /// <returns>Null for fewer than two readers: of one, no range can be told.</returns>
-    public static LevelChange? Of(IReadOnlyCollection<double> changes)
-    {
-        if (changes.Count < 2)
-            return null;
-        var mean = changes.Average();
-        var variance = changes.Sum(c => (c - mean) * (c - mean)) / (changes.Count - 1);
-        return new(mean, Z * Math.Sqrt(variance / changes.Count), changes.Count);
-    }
-}

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Goals;
 
 namespace DeepCurrent.Core.Schools;
 
@@ -22,6 +23,9 @@ public sealed record School
 
     /// <summary>Minutes of reading it expects on a school day.</summary>
     public required int MinutesADay { get; init; }
+
+    /// <summary>Comprehension it aims at by grade; grades without an aim are not there.</summary>
+    public IReadOnlyList<GradeAim> Aims { get; init; } = [];
 
     /// <summary>Last grade that signs in with pictures.</summary>
     public int PicturesTo { get; init; } = 4;

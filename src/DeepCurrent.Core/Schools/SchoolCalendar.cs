@@ -8,10 +8,18 @@ public sealed class SchoolCalendar(
 {
     private const double DaysPerWeek = 5;
 
+    /// <summary>Days of the week on which there can be school.</summary>
+    public static readonly IReadOnlyList<DayOfWeek> Weekdays =
+    [
+        DayOfWeek.Monday,
+        DayOfWeek.Tuesday,
+        DayOfWeek.Wednesday,
+        DayOfWeek.Thursday,
+        DayOfWeek.Friday,
+    ];
+
     public bool IsSchoolDay(DateOnly day) =>
-        day.DayOfWeek is not (DayOfWeek.Saturday or DayOfWeek.Sunday)
-        && terms.Any(t => t.First <= day && day <= t.Last)
-        && !daysOff.Contains(day);
+        Weekdays.Contains(day.DayOfWeek) && terms.Any(t => t.First <= day && day <= t.Last) && !daysOff.Contains(day);
 
     /// <summary>School days from one day to another, both counted; 0 if the second is earlier.</summary>
     public int SchoolDays(DateOnly from, DateOnly to)

@@ -17,6 +17,10 @@ public sealed record YearCalendar(
 {
     public SchoolCalendar Calendar { get; } = new([.. Terms.Select(t => (t.FirstDay, t.LastDay))], DaysOff.ToHashSet());
 
+    /// <summary>The year of somebody who is not at school on some days: for them these are days off.</summary>
+    public YearCalendar Without(IReadOnlySet<DateOnly> days) =>
+        days.Count == 0 ? this : new(Id, Name, FirstDay, LastDay, Terms, [.. DaysOff.Union(days)], Clock);
+
     /// <summary>School weeks between two instants, by the school's own days.</summary>
     public double SchoolWeeks(DateTimeOffset from, DateTimeOffset to) =>
         Calendar.SchoolWeeks(Clock.DayOf(from), Clock.DayOf(to));

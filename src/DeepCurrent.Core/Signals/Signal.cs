@@ -1,97 +1,53 @@
-using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 
 namespace DeepCurrent.Core.Signals;
 
-/// <summary>What the data say a teacher should look at.</summary>
-public enum SignalKind
-{
-    OutOfDepth,
-    ReadyToMoveDeeper,
-    FlickedThrough,
-    SameStrandMissed,
-    NothingRead,
-}
+/// <summary>One thing in the picture of what a signal rests on.</summary>
+/// <param name="Day">When it was.</param>
+/// <param name="Value">In the kind's own unit; see <see cref="Signal"/>.</param>
+/// <param name="Low">Lower end of what was expected, where something was.</param>
+/// <param name="High">Upper end of it.</param>
+public sealed record SignalPoint(DateOnly Day, double Value, double? Low = null, double? High = null);
 
-/// <summary>One finished reading, as signals look at it.</summary>
-/// <param name="Score">First-attempt score, 0 to 1.</param>
-/// <param name="Forecast">Comprehension forecast when it was given, 0 to 1.</param>
-/// <param name="Seconds">Time the text was open.</param>
-/// <param name="Words">Words of the text.</param>
-public sealed record FinishedReading(
-    string Title,
-    DateTimeOffset At,
-    double Score,
-    double Forecast,
-    double Seconds,
-    int Words
-);
-
-/// <summary>A signal: its kind and the figures that gave rise to it.</summary>
-/// <param name="Strand">The strand that is missed, for that kind.</param>
-/// <param name="Figures">What is shown as evidence: scores in percent; right and asked; seconds open and minutes
-/// expected; or school days.</param>
+/// <summary>A signal, and what it rests on.</summary>
+/// <remarks>
+/// Figures and points by kind. Texts too hard, or ready for deeper ones: points are scores in percent between the ends of
+/// their forecasts. Flicked through: seconds open, minutes it takes, words. Too fast: fast first tries, all first tries.
+/// Strand: right, asked, right of the other strands, asked of them; misses after feedback. Back and forth: times turned
+/// back, change of level in fm; points are depths of texts, Low where one was missed. Nothing read: school days, texts that
+/// wait, 1 where they have never read; points are the last school days, 1 where something was read. Goal: target, what
+/// there is, what is expected; chance. Feedback: points are missed questions of each result. Check: level, check. Question:
+/// missed, answered, missed by the better half, all of the better half. Thin: half the range of the level, fm.
+/// </remarks>
+/// <param name="Reader">Null where it is about the class.</param>
+/// <param name="About">Tells signals of one kind and reader apart: a strand, a kind of goal, a question; else empty.</param>
+/// <param name="Mark">What it rests on, shortly: as long as it is the same, there is no new evidence.</param>
+/// <param name="First">Day of the first evidence.</param>
+/// <param name="Last">Day of the last.</param>
+/// <param name="Title">Of the text or check it is about.</param>
 public sealed record Signal(
     SignalKind Kind,
-    DateTimeOffset At,
-    Strand? Strand,
+    ReaderId? Reader,
+    string About,
+    string Mark,
+    DateOnly First,
+    DateOnly Last,
     string? Title,
-    IReadOnlyList<double> Figures
-);
-
-/// <summary>Finds signals in one reader's recent work. Each rule stands alone and says what it saw.</summary>
-public static class SignalRules
+    IReadOnlyList<double> Figures,
+    IReadOnlyList<SignalPoint> Points
+)
 {
-    private const int InARow = 3;
-    private const double TooLow = 0.60,
-        DeepScore = 0.90;
-    private const int StrandAsked = 5;
-    private const double StrandMean = 0.55;
-    private const double FlickShare = 0.25;
+    public Strand? Strand { get; init; }
 
-    /// <param name="readings">Finished readings, oldest first.</param>
-    /// <param name="strands">First attempts by strand over the last six weeks.</param>
-    /// <param name="rate">The reader's silent rate, words a minute.</param>
-    /// <param name="schoolDaysQuiet">School days since anything was read.</param>
-    /// <param name="quietLimit">School days without reading that are worth a look.</param>
-    public static IReadOnlyList<Signal> For(
-        IReadOnlyList<FinishedReading> readings,
-        IReadOnlyDictionary<Strand, (int Right, int Asked)> strands,
-        double rate,
-        int schoolDaysQuiet,
-        DateTimeOffset now,
-        int quietLimit = 10
-    )
-    {
-        var found = new List<Signal>();
-        var last = readings.TakeLast(InARow).ToList();
-        if (last.Count == InARow && last.All(r => r.Score < TooLow))
-            found.Add(OfScores(SignalKind.OutOfDepth, last));
-        if (last.Count == InARow && last.Average(r => r.Score) >= DeepScore && last.All(r => r.Score >= 0.8))
-            found.Add(OfScores(SignalKind.ReadyToMoveDeeper, last));
-        if (last.Count > 0 && last[^1] is { Words: > 0 } r && r.Seconds < FlickShare * r.Words / rate * 60)
-            found.Add(
-                new(
-                    SignalKind.FlickedThrough,
-                    r.At,
-                    null,
-                    r.Title,
-                    [Math.Round(r.Seconds), Math.Round(r.Words / rate, 1), r.Words]
-                )
-            );
-        // The one most missed first, whatever order they came in.
-        foreach (
-            var (strand, (right, asked)) in strands
-                .OrderBy(s => s.Value.Right / (double)s.Value.Asked)
-                .ThenBy(s => s.Key)
-        )
-            if (asked >= StrandAsked && right < StrandMean * asked)
-                found.Add(new(SignalKind.SameStrandMissed, now, strand, null, [right, asked]));
-        if (schoolDaysQuiet >= quietLimit)
-            found.Add(new(SignalKind.NothingRead, now, null, null, [schoolDaysQuiet]));
-        return found;
-    }
+    /// <summary>The ticket that the suggested step is about.</summary>
+    public TicketId? Ticket { get; init; }
 
-    private static Signal OfScores(SignalKind kind, IReadOnlyList<FinishedReading> last) =>
-        new(kind, last[^1].At, null, last[^1].Title, [.. last.Select(r => Math.Round(r.Score * 100))]);
+    /// <summary>Every ticket it rests on, oldest first.</summary>
+    public IReadOnlyList<TicketId> Tickets { get; init; } = [];
+
+    /// <summary>The assignment whose question it is about.</summary>
+    public AssignmentId? Assignment { get; init; }
+
+    /// <summary>The level check whose passages can be given again.</summary>
+    public CheckId? Check { get; init; }
 }

@@ -6,8 +6,13 @@ namespace DeepCurrent.Core.Tickets;
 
 /// <summary>What a reader did for a task without a text, in one round.</summary>
 /// <param name="Words">Written.</param>
-/// <param name="Mark">0 to 3, of what was written; null until a person has marked it.</param>
-public sealed record Reply(string Words, IReadOnlyList<PractisedWord> Practised, int? Mark = null, string Comment = "")
+/// <param name="Mark">Of what was written; null until a person has marked it.</param>
+public sealed record Reply(
+    string Words,
+    IReadOnlyList<PractisedWord> Practised,
+    GivenMark? Mark = null,
+    string Comment = ""
+)
 {
     public static readonly Reply None = new("", []);
 
@@ -29,7 +34,7 @@ public sealed record Reply(string Words, IReadOnlyList<PractisedWord> Practised,
     public Probability? Score(TaskKind kind) =>
         kind switch
         {
-            TaskKind.Written => Mark is { } mark ? new(mark / (double)Rubric.Most) : null,
+            TaskKind.Written => Mark?.Share,
             TaskKind.Words => Practice.Score(Practised),
             _ => null,
         };

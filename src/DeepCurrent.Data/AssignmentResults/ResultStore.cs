@@ -105,13 +105,31 @@ public sealed class ResultStore(NpgsqlDataSource db)
         );
     }
 
+    /// <summary>What was practised of a word list, by reader, in the first round.</summary>
+    /// <param name="classId">The class that asks: its own tickets alone are told.</param>
+    public async Task<IReadOnlyList<PractisedBy>> Practised(TaskId taskId, ClassId classId) =>
+        [
+            .. (
+                await db.All<(ReaderId Reader, string Practised)>(
+                    $"""
+                    select k.reader_id, coalesce(p.practised, '[]')::text
+                    from ticket k join reply p on p.ticket_id = k.id and p.round = 1
+                    where k.task_id = @taskId and k.class_id = @classId and k.state <> {TicketStates.TakenBack}
+                    order by k.reader_id
+                    limit {MostTickets}
+                    """,
+                    new { taskId, classId }
+                )
+            ).Select(r => new PractisedBy(r.Reader, Database.FromJson<PractisedWord[]>(r.Practised))),
+        ];
+
     private sealed record Tried(
         TicketId TicketId,
         QuestionId QuestionId,
         int Round,
         int Attempt,
         bool? Correct,
-        int? Mark,
+        GivenMark? Mark,
         bool TooFast,
         string Picks
     );

@@ -46,6 +46,12 @@ public sealed record AssignmentRow
 
     public required ResultsShown Results { get; init; }
 
+    /// <summary>The day from which marked work is released by itself; null where a person releases it.</summary>
+    public required DateOnly? ReleasesOn { get; init; }
+
+    /// <summary>Points in the gradebook; 0 where it does not go into it.</summary>
+    public required int Worth { get; init; }
+
     /// <summary>Readers may change their version within reach.</summary>
     public required bool MayChange { get; init; }
 
@@ -177,5 +183,6 @@ public sealed record ClassReading(
     Probability Score,
     Probability Forecast,
     int Words,
-    double Seconds
+    double Seconds,
+    Fathoms Depth
 );

@@ -387,7 +387,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         return await db.All<ClassReading>(
             $"""
             select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast,
-                   case when k.full_reading then v.words else 0 end as words, k.active_seconds as seconds
+                   case when k.full_reading then v.words else 0 end as words, k.active_seconds as seconds,
+                   coalesce(k.version_depth, v.depth) as depth
             from enrolment e
               join ticket k on k.reader_id = e.reader_id
               join task y on y.id = k.task_id
@@ -411,7 +412,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.results, a.may_change, a.talk, a.turn_of,
                a.turn,
                a.heading, a.directions, a.note, a.home_directions, a.home_language,
-               a.revision, y.attempts, y.on_the_way, y.aloud,
+               a.releases_on, a.worth, a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,
                count(k.id) filter (where k.state = {TicketStates.Planned})::int as planned,
                count(k.id) filter (where k.state = {TicketStates.Waiting})::int as waiting,

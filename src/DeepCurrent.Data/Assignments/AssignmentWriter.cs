@@ -57,6 +57,12 @@ public sealed record NewAssignment
 /// <summary>Writes assignments, inside the transactions that list them.</summary>
 public static class AssignmentWriter
 {
+    private const string AimsSql = """
+        insert into aim (id, assignment_id, class_id, group_id, reader_id)
+        select gen_random_uuid(), @id, class_id, group_id, reader_id
+        from unnest(@classes, @groups, @readers) x (class_id, group_id, reader_id)
+        """;
+
     /// <summary>Gives a task, or keeps it as a draft where there are no tickets. The same once more changes
     /// nothing.</summary>
     /// <param name="today">The school's.</param>
@@ -88,11 +94,7 @@ public static class AssignmentWriter
             return false;
         await AddTask(c, t, a.Id, a.Task);
         await c.ExecuteAsync(
-            """
-            insert into aim (id, assignment_id, class_id, group_id, reader_id)
-            select gen_random_uuid(), @id, class_id, group_id, reader_id
-            from unnest(@classes, @groups, @readers) x (class_id, group_id, reader_id)
-            """,
+            AimsSql,
             new
             {
                 id = a.Id,

@@ -19,6 +19,8 @@ internal static class TermsSql
         ("heading", a => a.Heading),
         ("directions", a => a.Directions),
         ("note", a => a.Note),
+        ("releases_on", a => a.ReleasesOn),
+        ("worth", a => a.Worth),
         ("home_language", a => a.HomeLanguage),
         ("home_directions", a => a.HomeDirections),
     ];

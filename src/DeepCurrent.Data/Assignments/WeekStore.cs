@@ -175,6 +175,40 @@ public sealed class WeekStore(NpgsqlDataSource db)
     public Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> ClosingSchools() =>
         SchoolsWith("a.closes_on is not null and k.state = any(@waits)");
 
+    /// <summary>Schools with marked work that has a day on which it is released, with what time it is there.</summary>
+    public Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> Releasing() =>
+        SchoolsWith($"a.releases_on is not null and k.state = {TicketStates.Marked}");
+
+    /// <summary>Releases what is marked and whose day has come.</summary>
+    public async Task Release(SchoolId schoolId, DateOnly today, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var released = await c.QueryAsync<ClassId>(
+            $"""
+            update ticket k
+            set state = {TicketStates.Released}, changed_at = @now
+            from assignment a, class s
+            where a.id = k.assignment_id
+              and s.id = k.class_id
+              and s.school_id = @schoolId
+              and a.releases_on <= @today
+              and k.state = {TicketStates.Marked}
+            returning k.class_id
+            """,
+            new
+            {
+                schoolId,
+                today,
+                now,
+            },
+            t
+        );
+        foreach (var classId in released.Distinct())
+            await c.Tell(t, "ticket", classId);
+        await t.CommitAsync();
+    }
+
     private async Task<IReadOnlyList<(SchoolId School, SchoolClock Clock)>> SchoolsWith(string ticket)
     {
         var schools = await db.All<(SchoolId Id, string TimeZone)>(

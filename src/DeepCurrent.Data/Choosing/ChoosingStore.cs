@@ -138,6 +138,15 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
           and a.chosen_text <> @TextId
         """;
 
+    private const string ChosenSql = """
+        insert into assignment (id, class_id, assigned_at, visible_from, chosen, chosen_text)
+        values (@id, @ClassId, @At, @day, true, @TextId)
+        on conflict (class_id, chosen_text)
+        where chosen do update
+        set assigned_at = greatest(assignment.assigned_at, excluded.assigned_at)
+        returning id
+        """;
+
     /// <summary>Gives a reader the text they chose. A text that was put back may be taken again.</summary>
     /// <param name="most">How many chosen texts the reader may have open, this one among them.</param>
     /// <returns>The ticket's id; null if the reader has as many open as they may.</returns>
@@ -150,14 +159,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         if (await c.ExecuteScalarAsync<int>(OpenChoicesSql, k, t) >= most)
             return null;
         var assignment = await c.ExecuteScalarAsync<AssignmentId>(
-            """
-            insert into assignment (id, class_id, assigned_at, visible_from, chosen, chosen_text)
-            values (@id, @ClassId, @At, @day, true, @TextId)
-            on conflict (class_id, chosen_text)
-            where chosen do update
-            set assigned_at = greatest(assignment.assigned_at, excluded.assigned_at)
-            returning id
-            """,
+            ChosenSql,
             new
             {
                 id = AssignmentId.New(),

@@ -20,6 +20,10 @@ public sealed record ConferenceReader(
 /// <summary>A level on a day, with its range.</summary>
 public sealed record ConferenceDay(ReaderId ReaderId, DateOnly Day, Fathoms Mean, Fathoms Low, Fathoms High);
 
+/// <summary>What a teacher wrote about a reader for the conference page.</summary>
+/// <param name="By">Null where who wrote it is gone.</param>
+public sealed record ConferenceWords(ReaderId ReaderId, string Words, string? By, DateTimeOffset WrittenAt);
+
 /// <summary>What conference pages show of readers.</summary>
 public sealed class ConferenceStore(NpgsqlDataSource db)
 {
@@ -52,6 +56,40 @@ public sealed class ConferenceStore(NpgsqlDataSource db)
             limit 200000
             """,
             new { readerIds = readerIds.ToArray(), since }
+        );
+
+    /// <summary>What teachers of a class have written about its readers for conferences.</summary>
+    public Task<IReadOnlyList<ConferenceWords>> Words(ClassId classId) =>
+        db.All<ConferenceWords>(
+            """
+            select w.reader_id, w.words, a.name as "by", w.written_at
+            from conference_words w left join adult a on a.id = w.written_by
+            where w.class_id = @classId
+            limit 500
+            """,
+            new { classId }
+        );
+
+    /// <summary>Keeps what a teacher wrote about a reader; nothing written takes it away. The last who wrote
+    /// counts.</summary>
+    public Task Write(ClassId classId, ReaderId readerId, string words, AdultId by, DateTimeOffset now) =>
+        db.Run(
+            """
+            delete from conference_words where reader_id = @readerId and class_id = @classId and @words = '';
+            insert into conference_words (reader_id, class_id, words, written_by, written_at)
+            select @readerId, @classId, @words, @by, @now
+            where @words <> ''
+            on conflict (reader_id, class_id) do update
+            set words = excluded.words, written_by = excluded.written_by, written_at = excluded.written_at
+            """,
+            new
+            {
+                classId,
+                readerId,
+                words,
+                by,
+                now,
+            }
         );
 
     /// <summary>What somebody is called.</summary>

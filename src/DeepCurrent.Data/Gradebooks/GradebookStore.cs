@@ -45,6 +45,15 @@ public sealed record GradebookRow
     /// <summary>Rounds handed in.</summary>
     public required int Attempts { get; init; }
 
+    /// <summary>Points of a full score.</summary>
+    public required int Worth { get; init; }
+
+    /// <summary>The reader's and the class's ids in the roster they came from; their own where they came from
+    /// none.</summary>
+    public required string ReaderSource { get; init; }
+
+    public required string ClassSource { get; init; }
+
     public required double ActiveSeconds { get; init; }
 
     public required bool Full { get; init; }
@@ -81,20 +90,26 @@ public sealed class GradebookStore(NpgsqlDataSource db)
             $"""
             select k.class_id, k.reader_id, r.given_name, r.family_name, r.user_name, k.id as ticket_id, k.task_id,
               {TaskSql.Title} as task, y.kind, a.assigned_at, coalesce(k.due_on, a.due_on) as due_on, k.state,
-              d.first, d.best, d.latest, d.attempts, k.active_seconds, k.full_reading as full, k.handed_in_at
+              d.first, d.best, d.latest, d.attempts, k.active_seconds, k.full_reading as full, k.handed_in_at, a.worth,
+              coalesce(r.source_id, r.id::text) as reader_source, coalesce(c.source_id, c.id::text) as class_source
             from ticket k
               join assignment a on a.id = k.assignment_id
               join task y on y.id = k.task_id
               join reader r on r.id = k.reader_id
+              join class c on c.id = k.class_id
               left join text t on t.id = y.text_id
               left join lateral (
-                select max(score) filter (where number = 1) as first, max(score) as best,
-                  (array_agg(score order by number desc) filter (where score is not null))[1] as latest,
+                select points / of_points as share from typed_result where ticket_id = k.id) z on true
+              left join lateral (
+                select coalesce(max(score) filter (where number = 1), z.share) as first, coalesce(max(score), z.share) as best,
+                  coalesce((array_agg(score order by number desc) filter (where score is not null))[1], z.share)
+                    as latest,
                   count(handed_in_at)::int as attempts
                 from round
                 where ticket_id = k.id) d on true
             where k.class_id = any(@classIds)
-              and k.state in ({TicketStates.Seen})
+              and (k.state in ({TicketStates.Seen}) or z.share is not null)
+              and a.worth > 0
               and coalesce(k.handed_in_at, a.assigned_at) >= @from
               and coalesce(k.handed_in_at, a.assigned_at) < @until
             order by k.class_id, r.given_name, r.family_name, k.reader_id, a.assigned_at, k.id

@@ -1,19 +1,30 @@
 using Dapper;
+using DeepCurrent.Core.Grouping;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Groups;
 
+/// <param name="Leader">Who meets it; null where nobody is named, or they have left the class.</param>
+/// <param name="ChangedAt">When a reader last came into it.</param>
+/// <param name="Grouping">What it is a group of; null for guided reading.</param>
 public sealed record GroupRow(
     GroupId Id,
     string Name,
     int Position,
     DateTimeOffset FormedAt,
-    IReadOnlyList<ReaderId> ReaderIds
+    IReadOnlyList<ReaderId> ReaderIds,
+    GroupLeader? Leader,
+    DateTimeOffset ChangedAt,
+    GroupingId? Grouping = null
 );
 
-public sealed record NewGroup(string Name, IReadOnlyList<ReaderId> ReaderIds);
+/// <summary>Somebody of a class's staff, who can meet a group.</summary>
+public sealed record GroupLeader(AdultId Id, string Name);
+
+/// <param name="Id">The group it goes on as; null where its name says so, or it is new.</param>
+public sealed record NewGroup(string Name, IReadOnlyList<ReaderId> ReaderIds, GroupId? Id = null);
 
 /// <summary>Tickets that followed a regrouping.</summary>
 public sealed record Followed(
@@ -25,30 +36,102 @@ public sealed record Followed(
     public bool Any => Given.Count + Restored.Count + TakenBack.Count > 0;
 }
 
-/// <summary>Which groups a regrouping closed and which it opened.</summary>
+/// <summary>Somebody in a group.</summary>
+public sealed record GroupMember(ReaderId ReaderId, DateTimeOffset JoinedAt);
+
+/// <summary>A group as it stood.</summary>
+public sealed record GroupState(GroupId Id, string Name, int Position, IReadOnlyList<GroupMember> Members);
+
+/// <summary>What a regrouping did.</summary>
 /// <param name="Followed">What went with it; null where it was kept before anything did.</param>
+/// <param name="Before">The groups that were open; null where groups did not go on yet.</param>
+/// <param name="After">The groups that are.</param>
 public sealed record Regrouping(
     IReadOnlyList<GroupId> Closed,
     IReadOnlyList<GroupId> Opened,
-    Followed? Followed = null
-);
+    Followed? Followed = null,
+    IReadOnlyList<GroupState>? Before = null,
+    IReadOnlyList<GroupState>? After = null
+)
+{
+    /// <summary>Whose groups they are; null for guided reading.</summary>
+    public GroupingId? Grouping { get; init; }
 
-/// <summary>Guided reading groups of a class. Regrouping closes the groups there are and opens new ones, so that
-/// history stays.</summary>
+    /// <summary>The grouping ended with it.</summary>
+    public bool Ended { get; init; }
+
+    /// <summary>What went with it in the other classes of the grouping.</summary>
+    public IReadOnlyList<FollowedIn>? Elsewhere { get; init; }
+}
+
+/// <summary>Tickets that followed a regrouping in another class.</summary>
+public sealed record FollowedIn(ClassId ClassId, Followed Followed);
+
+/// <summary>Guided reading groups of a class. A group goes on when readers come and go; what was stays known.</summary>
 public sealed class GroupStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<GroupRow>> Of(ClassId classId)
-    {
-        var rows = await db.All<(GroupId Id, string Name, int Position, DateTimeOffset FormedAt, ReaderId? Reader)>(
-            """
-            select g.id, g.name, g.position, g.formed_at, m.reader_id
-            from guided_group g left join group_member m on m.group_id = g.id
-            where g.class_id = @classId and g.closed_at is null
-            order by g.position
-            limit 2000
-            """,
-            new { classId }
+    private const string Rows = """
+        select g.id, g.name, g.position, g.formed_at, m.reader_id as reader, m.joined_at, a.id as leader_id,
+          a.name as leader_name, g.grouping_id as grouping
+        from guided_group g
+          left join group_member m on m.group_id = g.id
+          left join class_adult p on p.class_id = g.class_id and p.adult_id = g.leader
+          left join adult a on a.id = p.adult_id
+        where g.closed_at is null
+        """;
+
+    /// <summary>The groups of one grouping of a class.</summary>
+    /// <param name="grouping">Null for guided reading.</param>
+    public async Task<IReadOnlyList<GroupRow>> Of(ClassId classId, GroupingId? grouping = null) =>
+        Grouped(
+            await db.All<Flat>(
+                Rows
+                    + """
+                     and g.class_id = @classId and g.grouping_id is not distinct from @grouping
+                    order by g.position
+                    limit 2000
+                    """,
+                new { classId, grouping }
+            )
         );
+
+    /// <summary>A group <c>g</c> is of a class, or of a grouping that takes the class in.</summary>
+    internal static string OfClass(string classId) =>
+        $"(g.class_id = {classId} or g.grouping_id in (select grouping_id from grouping_class where class_id = {classId}))";
+
+    /// <summary>All groups that readers of a class can be in, guided reading first, with everybody who is in them.</summary>
+    public async Task<IReadOnlyList<GroupRow>> Whole(ClassId classId) =>
+        Grouped(
+            await db.All<Flat>(
+                $"{Rows} and {OfClass("@classId")} order by g.grouping_id is not null, g.grouping_id, g.position limit 4000",
+                new { classId }
+            )
+        );
+
+    /// <summary>All groups that readers of a class are in, guided reading first. Of those that take in other classes, the
+    /// readers who are in this one.</summary>
+    public async Task<IReadOnlyList<GroupRow>> Every(ClassId classId) =>
+        Grouped(
+            await db.All<Flat>(
+                Rows
+                    + $" and {OfClass("@classId")}"
+                    + """
+                     and (
+                        g.grouping_id is null
+                        or m.reader_id is null
+                        or exists (
+                          select 1
+                          from enrolment e
+                          where e.reader_id = m.reader_id and e.class_id = @classId and e.to_day is null))
+                    order by g.grouping_id is not null, g.grouping_id, g.position
+                    limit 4000
+                    """,
+                new { classId }
+            )
+        );
+
+    private static IReadOnlyList<GroupRow> Grouped(IReadOnlyList<Flat> rows)
+    {
         return
         [
             .. rows.GroupBy(r => r.Id)
@@ -57,99 +140,321 @@ public sealed class GroupStore(NpgsqlDataSource db)
                     g.First().Name,
                     g.First().Position,
                     g.First().FormedAt,
-                    [.. g.Where(r => r.Reader is not null).Select(r => r.Reader!.Value)]
+                    [.. g.Where(r => r.Reader is not null).Select(r => r.Reader!.Value)],
+                    g.First() is { LeaderId: { } leader, LeaderName: { } name } ? new(leader, name) : null,
+                    g.Max(r => r.JoinedAt) ?? g.First().FormedAt,
+                    g.First().Grouping
                 )),
         ];
     }
 
+    private sealed record Flat(
+        GroupId Id,
+        string Name,
+        int Position,
+        DateTimeOffset FormedAt,
+        ReaderId? Reader,
+        DateTimeOffset? JoinedAt,
+        AdultId? LeaderId,
+        string? LeaderName,
+        GroupingId? Grouping
+    );
+
+    /// <summary>Who can meet a group of a class: all of its staff, by name.</summary>
+    public Task<IReadOnlyList<GroupLeader>> Leaders(ClassId classId) =>
+        db.All<GroupLeader>(
+            """
+            select a.id, a.name
+            from class_adult p join adult a on a.id = p.adult_id
+            where p.class_id = @classId
+            order by a.name, a.id
+            limit 100
+            """,
+            new { classId }
+        );
+
+    /// <summary>Names who meets a group, or nobody.</summary>
+    /// <returns>False where there is no such group, or they are not of the class's staff.</returns>
+    public async Task<bool> Lead(ClassId classId, GroupId groupId, AdultId? leader) =>
+        await db.Run(
+            """
+            update guided_group
+            set leader = @leader
+            where id = @groupId
+              and class_id = @classId
+              and closed_at is null
+              and (
+                @leader::uuid is null
+                or exists (select 1 from class_adult where class_id = @classId and adult_id = @leader))
+            """,
+            new
+            {
+                classId,
+                groupId,
+                leader,
+            }
+        ) > 0;
+
+    /// <summary>Makes the groups of a class what is wanted: those that are named again go on, others begin or
+    /// end.</summary>
     public static async Task<Regrouping> Replace(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         ClassId classId,
         IReadOnlyList<NewGroup> groups,
+        DateTimeOffset now,
+        GroupingId? grouping = null
+    )
+    {
+        await Lock(c, t, classId);
+        var before = await State(c, t, classId, grouping);
+        var wanted = groups.Select((g, i) => (Group: g, Id: GoesOn(g, before), Position: i)).ToList();
+        var kept = wanted.Select(w => w.Id).OfType<GroupId>().ToHashSet();
+        var closed = before.Select(g => g.Id).Where(id => !kept.Contains(id)).ToList();
+        await c.ExecuteAsync(
+            "update guided_group set closed_at = @now where id = any(@closed)",
+            new { now, closed = closed.ToArray() },
+            t
+        );
+        var opened = new List<GroupId>();
+        foreach (var (group, goesOn, position) in wanted)
+        {
+            var id = goesOn ?? GroupId.New();
+            if (goesOn is null)
+                opened.Add(id);
+            await Put(c, t, classId, (id, group.Name, position, grouping), now);
+            await Fill(c, t, id, group.ReaderIds, now);
+        }
+        return new(closed, opened, null, before, await State(c, t, classId, grouping)) { Grouping = grouping };
+    }
+
+    /// <summary>Ends a grouping with its groups.</summary>
+    public static async Task<Regrouping> End(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ClassId classId,
+        GroupingId grouping,
         DateTimeOffset now
     )
     {
-        await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
-        var closed = (
-            await c.QueryAsync<GroupId>(
-                "update guided_group set closed_at = @now where class_id = @classId and closed_at is null returning id",
-                new { classId, now },
-                t
-            )
-        ).ToList();
-        var opened = new List<GroupId>();
-        foreach (var (g, i) in groups.Select((g, i) => (g, i)))
-        {
-            var id = GroupId.New();
-            await c.ExecuteAsync(
-                """
-                insert into guided_group (id, class_id, name, position, formed_at)
-                values (@id, @classId, @Name, @i, @now)
-                """,
-                new
-                {
-                    id,
-                    classId,
-                    g.Name,
-                    i,
-                    now,
-                },
-                t
-            );
-            await c.ExecuteAsync(
-                "insert into group_member (group_id, reader_id) select @id, unnest(@readers)",
-                new { id, readers = g.ReaderIds.ToArray() },
-                t
-            );
-            opened.Add(id);
-        }
-        await MoveAims(c, t, closed, opened);
-        return new(closed, opened);
+        var regrouping = await Replace(c, t, classId, [], now, grouping);
+        await GroupingStore.SetEnd(c, t, grouping, now);
+        return regrouping with { Ended = true };
     }
 
-    /// <summary>What is meant for a group is meant for the group that has its name now.</summary>
-    private static Task MoveAims(
+    private static GroupId? GoesOn(NewGroup group, IReadOnlyList<GroupState> before) =>
+        before.FirstOrDefault(b => b.Id == group.Id)?.Id ?? before.FirstOrDefault(b => b.Name == group.Name)?.Id;
+
+    private static Task Lock(NpgsqlConnection c, NpgsqlTransaction t, ClassId classId) =>
+        c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
+
+    private static Task Put(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        IReadOnlyList<GroupId> from,
-        IReadOnlyList<GroupId> to
+        ClassId classId,
+        (GroupId Id, string Name, int Position, GroupingId? Grouping) group,
+        DateTimeOffset now
     ) =>
         c.ExecuteAsync(
             """
-            update aim m
-            set group_id = n.id
-            from guided_group o join guided_group n on n.name = o.name
-            where m.group_id = o.id and o.id = any(@from) and n.id = any(@to)
+            insert into guided_group (id, class_id, grouping_id, name, position, formed_at)
+            values (@Id, @classId, @Grouping, @Name, @Position, @now)
+            on conflict (id) do update
+            set name = excluded.name, position = excluded.position
             """,
-            new { from = from.ToArray(), to = to.ToArray() },
+            new
+            {
+                classId,
+                group.Id,
+                group.Name,
+                group.Position,
+                group.Grouping,
+                now,
+            },
             t
         );
 
-    /// <summary>Takes a regrouping back; false if the groups have been changed again since.</summary>
+    private static Task Fill(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        GroupId id,
+        IReadOnlyList<ReaderId> readers,
+        DateTimeOffset now
+    ) =>
+        c.ExecuteAsync(
+            """
+            with gone as (
+              delete from group_member where group_id = @id and reader_id <> all(@readers) returning reader_id, joined_at)
+            insert into group_stay (id, group_id, reader_id, from_at, to_at)
+            select gen_random_uuid(), @id, reader_id, joined_at, @now from gone;
+            insert into group_member (group_id, reader_id, joined_at)
+            select @id, reader, @now
+            from unnest(@readers) reader
+            on conflict do nothing
+            """,
+            new
+            {
+                id,
+                readers = readers.ToArray(),
+                now,
+            },
+            t
+        );
+
+    private static async Task<IReadOnlyList<GroupState>> State(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ClassId classId,
+        GroupingId? grouping
+    )
+    {
+        var rows = await c.QueryAsync<(
+            GroupId Id,
+            string Name,
+            int Position,
+            ReaderId? Reader,
+            DateTimeOffset? JoinedAt
+        )>(
+            """
+            select g.id, g.name, g.position, m.reader_id, m.joined_at
+            from guided_group g left join group_member m on m.group_id = g.id
+            where g.class_id = @classId and g.grouping_id is not distinct from @grouping and g.closed_at is null
+            order by g.position, g.id, m.joined_at, m.reader_id
+            limit 2000
+            """,
+            new { classId, grouping },
+            t
+        );
+        return
+        [
+            .. rows.GroupBy(r => (r.Id, r.Name, r.Position))
+                .Select(g => new GroupState(
+                    g.Key.Id,
+                    g.Key.Name,
+                    g.Key.Position,
+                    [
+                        .. g.Where(r => r.Reader is not null)
+                            .Select(r => new GroupMember(r.Reader!.Value, r.JoinedAt!.Value)),
+                    ]
+                )),
+        ];
+    }
+
+    /// <summary>Takes a regrouping back; false if the groups have been changed again, or been given something,
+    /// since.</summary>
     public static async Task<bool> Undo(NpgsqlConnection c, NpgsqlTransaction t, ClassId classId, Regrouping regrouping)
     {
-        await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
-        var open = (
-            await c.QueryAsync<GroupId>(
-                "select id from guided_group where class_id = @classId and closed_at is null limit 100",
-                new { classId },
-                t
-            )
-        ).ToHashSet();
-        if (!open.SetEquals(regrouping.Opened))
+        await Lock(c, t, classId);
+        var now = await State(c, t, classId, regrouping.Grouping);
+        if (!Stands(regrouping, now) || await Meant(c, t, regrouping.Opened))
             return false;
-        await MoveAims(c, t, regrouping.Opened, regrouping.Closed);
         await c.ExecuteAsync(
             """
-            delete from guided_group
-            where id = any(@opened); update guided_group
-            set closed_at = null
-            where id = any(@closed)
+            delete from guided_group where id = any(@opened);
+            update guided_group set closed_at = null where id = any(@closed)
             """,
             new { opened = regrouping.Opened.ToArray(), closed = regrouping.Closed.ToArray() },
             t
         );
+        foreach (var group in regrouping.Before ?? [])
+            await Restore(c, t, group);
+        if (regrouping is { Ended: true, Grouping: { } grouping })
+            await GroupingStore.SetEnd(c, t, grouping, null);
         return true;
     }
+
+    private static bool Stands(Regrouping regrouping, IReadOnlyList<GroupState> now) =>
+        regrouping.After is null
+            ? now.Select(g => g.Id).ToHashSet().SetEquals(regrouping.Opened)
+            : now.Count == regrouping.After.Count
+                && now.Zip(regrouping.After)
+                    .All(x =>
+                        x.First.Id == x.Second.Id
+                        && x.First.Name == x.Second.Name
+                        && x.First.Members.Select(m => m.ReaderId)
+                            .ToHashSet()
+                            .SetEquals(x.Second.Members.Select(m => m.ReaderId))
+                    );
+
+    /// <summary>Whether something was given to one of some groups.</summary>
+    private static Task<bool> Meant(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<GroupId> groups) =>
+        c.ExecuteScalarAsync<bool>(
+            "select exists (select 1 from aim where group_id = any(@groups))",
+            new { groups = groups.ToArray() },
+            t
+        );
+
+    private static Task Restore(NpgsqlConnection c, NpgsqlTransaction t, GroupState group) =>
+        c.ExecuteAsync(
+            """
+            update guided_group set name = @Name, position = @Position where id = @Id;
+            delete from group_member where group_id = @Id;
+            insert into group_member (group_id, reader_id, joined_at)
+            select @Id, x.reader, x.joined_at
+            from unnest(@readers, @joined) x (reader, joined_at) join reader r on r.id = x.reader;
+            delete from group_stay s
+            using unnest(@readers, @joined) x (reader, joined_at)
+            where s.group_id = @Id and s.reader_id = x.reader and s.from_at = x.joined_at
+            """,
+            new
+            {
+                group.Id,
+                group.Name,
+                group.Position,
+                readers = group.Members.Select(m => m.ReaderId).ToArray(),
+                joined = group.Members.Select(m => m.JoinedAt.UtcDateTime).ToArray(),
+            },
+            t
+        );
+
+    /// <summary>Who is and was in which group of a class, latest first; how levels changed is not known here.</summary>
+    public Task<IReadOnlyList<GroupStay>> Stays(ClassId classId) =>
+        db.All<GroupStay>(
+            """
+            select x.reader_id, x.group_id, x."group", x."from", x."to", null::double precision as change,
+              (
+                select count(*)::int
+                from meeting m
+                where m.group_id = x.group_id and m.begun_at is not null and m.removed_at is null
+                  and m.begun_at >= x."from" and (x."to" is null or m.begun_at < x."to")) as held,
+              (
+                select count(*)::int
+                from meeting m join meeting_seen n on n.meeting_id = m.id
+                where m.group_id = x.group_id and m.begun_at is not null and m.removed_at is null
+                  and m.begun_at >= x."from" and (x."to" is null or m.begun_at < x."to")
+                  and n.reader_id = x.reader_id and n.here) as here
+            from (
+              select s.reader_id, g.id as group_id, g.name as "group", s.from_at as "from", s.to_at as "to"
+              from group_stay s join guided_group g on g.id = s.group_id
+              where g.class_id = @classId
+              union all
+              select m.reader_id, g.id, g.name, m.joined_at, g.closed_at
+              from group_member m join guided_group g on g.id = m.group_id
+              where g.class_id = @classId) x
+            order by x."to" desc nulls first, x."group", x.reader_id
+            limit 1000
+            """,
+            new { classId }
+        );
+
+    /// <summary>Meetings of a class's groups that were held, by group.</summary>
+    public async Task<IReadOnlyDictionary<GroupId, int>> Held(ClassId classId) =>
+        (
+            await db.All<(GroupId Id, int Held)>(
+                """
+                select group_id, count(*)::int
+                from meeting
+                where class_id = @classId and begun_at is not null and removed_at is null
+                group by group_id
+                """,
+                new { classId }
+            )
+        ).ToDictionary(g => g.Id, g => g.Held);
+
+    /// <summary>What groups of a class keep to, as it is kept; null where nobody has said.</summary>
+    public Task<string?> Rules(ClassId classId) =>
+        db.Value<string?>("select group_rules::text from class where id = @classId", new { classId });
+
+    public Task KeepRules(ClassId classId, string rules) =>
+        db.Run("update class set group_rules = @rules::jsonb where id = @classId", new { classId, rules });
 }

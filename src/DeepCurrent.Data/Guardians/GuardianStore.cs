@@ -1,8 +1,11 @@
 using Dapper;
+using DeepCurrent.Core.Conferences;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
@@ -210,29 +213,72 @@ public sealed class GuardianStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<ChildReading>> Readings(ReaderId readerId)
-    {
-        return await db.All<ChildReading>(
+    private static readonly string ReadingSql = $"""
+        select {TaskSql.Title} as title, k.handed_in_at, coalesce(k.due_on, a.due_on) as due_on,
+          coalesce(n.right, 0) as "right", coalesce(n.asked, 0) as asked, k.active_seconds / 60 as minutes
+        from ticket k
+          join assignment a on a.id = k.assignment_id
+          join task y on y.id = k.task_id
+          left join text t on t.id = y.text_id
+          left join lateral (
+            select count(*)::int as asked, (count(*) filter (where w.correct))::int as "right"
+            from answer w join question q on q.id = w.question_id
+            where w.ticket_id = k.id
+              and w.round = 1
+              and w.attempt = 1
+              and q.place is null
+              and k.state = {TicketStates.Released}) n on true
+        where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
+        """;
+
+    /// <summary>What is due and what is finished, the latest first.</summary>
+    public Task<IReadOnlyList<ChildReading>> Readings(ReaderId readerId) =>
+        db.All<ChildReading>(
             $"""
-            select {TaskSql.Title} as title, k.handed_in_at, coalesce(k.due_on, a.due_on) as due_on,
-              coalesce(n.right, 0) as "right", coalesce(n.asked, 0) as asked, k.active_seconds / 60 as minutes
-            from ticket k
-              join assignment a on a.id = k.assignment_id
-              join task y on y.id = k.task_id
-              left join text t on t.id = y.text_id
-              left join lateral (
-                select count(*)::int as asked, (count(*) filter (where w.correct))::int as "right"
-                from answer w join question q on q.id = w.question_id
-                where w.ticket_id = k.id
-                  and w.round = 1
-                  and w.attempt = 1
-                  and q.place is null
-                  and k.state = {TicketStates.Released}) n on true
-            where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
+            {ReadingSql}
             order by coalesce(k.handed_in_at, a.assigned_at) desc
             limit 30
             """,
             new { readerId }
         );
-    }
+
+    /// <summary>What was finished from one instant until before another, in the order it was.</summary>
+    public Task<IReadOnlyList<ChildReading>> Finished(ReaderId readerId, DateTimeOffset from, DateTimeOffset until) =>
+        db.All<ChildReading>(
+            $"""
+            {ReadingSql}
+              and k.handed_in_at >= @from
+              and k.handed_in_at < @until
+            order by k.handed_in_at
+            limit 100
+            """,
+            new
+            {
+                readerId,
+                from,
+                until,
+            }
+        );
+
+    /// <summary>First tries by strand since an instant, of results that the child has seen.</summary>
+    public async Task<IReadOnlyList<MasteryOf>> Strands(ReaderId readerId, DateTimeOffset since) =>
+        [
+            .. (
+                await db.All<(Strand Strand, int Right, int Asked)>(
+                    $"""
+                    select q.strand, (count(*) filter (where w.correct))::int, count(*)::int
+                    from ticket k
+                      join answer w on w.ticket_id = k.id and w.round = 1 and w.attempt = 1 and not w.too_fast
+                      join question q on q.id = w.question_id and q.place is null and not q.retired
+                    where k.reader_id = @readerId
+                      and k.state = {TicketStates.Released}
+                      and k.handed_in_at >= @since
+                      and w.correct is not null
+                      and not exists ({CorrectionStore.TakenOut})
+                    group by q.strand
+                    """,
+                    new { readerId, since }
+                )
+            ).Select(s => new MasteryOf(s.Strand, s.Right, s.Asked)),
+        ];
 }

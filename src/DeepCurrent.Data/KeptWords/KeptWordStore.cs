@@ -9,6 +9,7 @@ namespace DeepCurrent.Data.KeptWords;
 /// <param name="Title">Of the text it was kept from; null where that is gone.</param>
 public sealed record KeptWord(
     string Text,
+    string Part,
     string Meaning,
     string Example,
     string? Title,
@@ -23,6 +24,7 @@ public sealed class KeptWordStore(NpgsqlDataSource db)
 
     private sealed record Flat(
         string Text,
+        string Part,
         string Meaning,
         string Example,
         string? Title,
@@ -30,7 +32,8 @@ public sealed class KeptWordStore(NpgsqlDataSource db)
         string Tries
     )
     {
-        public KeptWord Word() => new(Text, Meaning, Example, Title, KeptAt, Database.FromJson<List<WordTry>>(Tries));
+        public KeptWord Word() =>
+            new(Text, Part, Meaning, Example, Title, KeptAt, Database.FromJson<List<WordTry>>(Tries));
     }
 
     public async Task<IReadOnlyList<KeptWord>> Of(ReaderId readerId) =>
@@ -38,11 +41,15 @@ public sealed class KeptWordStore(NpgsqlDataSource db)
             .. (
                 await db.All<Flat>(
                     """
-                    select w.text, w.meaning, w.example, t.title, w.kept_at, w.tries::text as tries
+                    select w.text, coalesce(d.part, '') as part, w.meaning, w.example, t.title, w.kept_at,
+                      w.tries::text as tries
                     from kept_word w
                       left join ticket k on k.id = w.ticket_id
                       left join version v on v.id = k.version_id
                       left join text t on t.id = v.text_id
+                      left join lateral (
+                        select part from word where text_id = v.text_id and word = w.text order by position limit 1
+                      ) d on true
                     where w.reader_id = @readerId and w.removed_at is null
                     order by w.kept_at, w.text
                     limit 500

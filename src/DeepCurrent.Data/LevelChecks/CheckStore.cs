@@ -4,6 +4,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
@@ -413,7 +414,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
                     .OfType<T>(),
             ];
         return await db.All<CheckReader>(
-            """
+            $"""
             select distinct on (r.id) r.id as reader_id, k.id as class_id, r.grade, r.depth_mean as mean,
               r.depth_sd as sd
             from reader r
@@ -426,7 +427,9 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 or exists (
                   select 1
                   from group_member m join guided_group g on g.id = m.group_id
-                  where m.reader_id = r.id and g.id = any(@groups) and g.class_id = k.id and g.closed_at is null))
+                  where m.reader_id = r.id and g.id = any(@groups) and g.closed_at is null and {GroupStore.OfClass(
+                "k.id"
+            )}))
             order by r.id, k.id = any(@classes) desc, k.id
             limit 20000
             """,

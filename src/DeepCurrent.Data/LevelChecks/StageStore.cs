@@ -69,7 +69,7 @@ internal sealed class StageStore(PassagePool pool)
         var position = stages.Count;
         var seen = stages.SelectMany(x => x.Items).Select(i => i.Key).ToHashSet();
         // The same reader in the same place has the same words; a further round has others.
-        var seed = BitConverter.ToInt32(part.Id.Value.ToByteArray()) + position;
+        var seed = NamedId.Seed(s.Check.Id.Value, $"{s.ReaderId} {part.Part} {part.Round} {position}");
         async Task<IReadOnlyDictionary<string, double>> Shown() => await PassagePool.Shown(c, t, part.Part);
         var next = part.Part switch
         {

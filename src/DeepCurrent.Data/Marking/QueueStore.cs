@@ -1,6 +1,9 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Questions;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
@@ -32,6 +35,12 @@ public sealed record QueuedAnswer
     /// <summary>Of a task without a text; empty else.</summary>
     public required string Prompt { get; init; }
 
+    /// <summary>Of that task, as it is kept; null for the usual marks.</summary>
+    public required string? RubricKept { get; init; }
+
+    [JsonIgnore]
+    public Rubric? Rubric => RubricKept is null ? null : Database.FromJson<Rubric>(RubricKept);
+
     /// <summary>The label of the version that was read; empty where there is none.</summary>
     public required string Version { get; init; }
 
@@ -43,7 +52,8 @@ public sealed record QueuedAnswer
 
     public required int Round { get; init; }
 
-    public required int? Mark { get; init; }
+    /// <summary>Null while it waits.</summary>
+    public required GivenMark? Mark { get; init; }
 
     public required string Comment { get; init; }
 
@@ -60,7 +70,7 @@ public sealed record EarlierAnswer(
     int Round,
     string Words,
     DateTimeOffset At,
-    int? Mark,
+    GivenMark? Mark,
     string SentBack
 );
 
@@ -71,7 +81,8 @@ public sealed class QueueStore(NpgsqlDataSource db)
 
     private static readonly string HeadSql = $"""
         k.id as ticket_id, k.reader_id, r.given_name, k.task_id, y.text_id,
-          {TaskSql.Title} as title, coalesce(y.content ->> 'prompt', '') as prompt, coalesce(v.label, '') as version,
+          {TaskSql.Title} as title, coalesce(y.content ->> 'prompt', '') as prompt,
+          nullif(y.content -> 'rubric', 'null')::text as rubric_kept, coalesce(v.label, '') as version,
           k.handed_in_at, k.state, k.round
         """;
 
@@ -90,11 +101,12 @@ public sealed class QueueStore(NpgsqlDataSource db)
             (select {HeadSql}, w.id as answer_id, w.question_id, w.response ->> 'words' as words, w.mark, w.comment,
               null::uuid as written_with
             {FromSql}
-              join answer w on w.ticket_id = k.id and w.round = k.round
+              join answer w on w.ticket_id = k.id and {TicketRounds.Counts}
               join question q on q.id = w.question_id
                 and q.kind in ({QuestionKinds.Written})
                 and q.place is null
                 and not q.retired
+                and not exists ({CorrectionStore.TakenOut})
             where k.class_id = @classId and k.state in ({TicketStates.AtMarking}))
             union all
             (select {HeadSql}, null::uuid as answer_id, null::uuid as question_id, p.words, p.mark, p.comment,

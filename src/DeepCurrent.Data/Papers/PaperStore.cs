@@ -163,6 +163,29 @@ public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
 
     private sealed record Open(ClassId ClassId, TicketState State, int Round);
 
+    private const string OpenCopySql = """
+        select k.class_id, k.state, k.round
+        from ticket k join paper p on p.assignment_id = k.assignment_id
+        where k.id = @ticketId
+          and k.reader_id = @readerId
+          and p.id = @paperId
+          and p.each_own
+          and p.removed_at is null
+        for update of k
+        """;
+
+    private const string CopySql = """
+        select strokes::text
+        from paper_copy
+        where ticket_id = @ticketId and paper_id = @paperId and round = @Round
+        """;
+
+    private const string KeepCopySql = """
+        insert into paper_copy (ticket_id, paper_id, round, strokes, at)
+        values (@ticketId, @paperId, @Round, @strokes::jsonb, @at)
+        on conflict (ticket_id, paper_id, round) do update set strokes = excluded.strokes, at = excluded.at
+        """;
+
     /// <summary>Keeps what a reader drew, joined with what is there; safe to send twice.</summary>
     /// <returns>All of it; null where nothing can be drawn any more.</returns>
     public async Task<IReadOnlyList<Stroke>?> Draw(
@@ -176,16 +199,7 @@ public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var open = await c.QuerySingleOrDefaultAsync<Open>(
-            """
-            select k.class_id, k.state, k.round
-            from ticket k join paper p on p.assignment_id = k.assignment_id
-            where k.id = @ticketId
-              and k.reader_id = @readerId
-              and p.id = @paperId
-              and p.each_own
-              and p.removed_at is null
-            for update of k
-            """,
+            OpenCopySql,
             new
             {
                 ticketId,
@@ -202,22 +216,10 @@ public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
             paperId,
             open.Round,
         };
-        var before = await c.ExecuteScalarAsync<string?>(
-            """
-            select strokes::text
-            from paper_copy
-            where ticket_id = @ticketId and paper_id = @paperId and round = @Round
-            """,
-            key,
-            t
-        );
+        var before = await c.ExecuteScalarAsync<string?>(CopySql, key, t);
         var all = Paper.Joined(before is null ? [] : Database.FromJson<List<Stroke>>(before), strokes);
         await c.ExecuteAsync(
-            """
-            insert into paper_copy (ticket_id, paper_id, round, strokes, at)
-            values (@ticketId, @paperId, @Round, @strokes::jsonb, @at)
-            on conflict (ticket_id, paper_id, round) do update set strokes = excluded.strokes, at = excluded.at
-            """,
+            KeepCopySql,
             new
             {
                 ticketId,

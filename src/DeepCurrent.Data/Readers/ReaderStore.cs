@@ -127,7 +127,10 @@ public sealed class ReaderStore(NpgsqlDataSource db)
               left join lateral (
                 select g.name
                 from group_member m join guided_group g on g.id = m.group_id
-                where m.reader_id = r.id and g.class_id = e.class_id and g.closed_at is null
+                where m.reader_id = r.id
+                  and g.class_id = e.class_id
+                  and g.grouping_id is null
+                  and g.closed_at is null
                 order by g.position
                 limit 1) g on true
             where e.class_id = @classId and e.to_day is null
@@ -154,7 +157,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
                      select g.name
                      from group_member m join guided_group g on g.id = m.group_id
                      where m.reader_id = r.id and g.closed_at is null
-                     order by g.formed_at desc
+                     order by g.grouping_id is not null, g.formed_at desc
                      limit 1) as "group",
                    coalesce(
                      (

@@ -139,6 +139,7 @@ public static class ReaderThings
             Key: "group_id",
             Twin: "m.group_id = x.group_id"
         ),
+        new("group_stay", n => $"{n:count} times in groups", OnMerge.Moves, OnDelete.Cascades, Work: false, "groups"),
         new(
             "aim",
             n => $"{n:count} assignments meant by name",
@@ -168,6 +169,22 @@ public static class ReaderThings
             Twin: "m.class_id = x.class_id"
         ),
         new("note", n => $"{n:count} notes", OnMerge.Moves, OnDelete.Cascades, Work: true, "notes", Only: OfKeptTicket),
+        new(
+            "home_message",
+            n => $"{n:count} messages to the family",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "homeMessages"
+        ),
+        new(
+            "home_answer",
+            n => $"{n:count} answers from home",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "homeAnswers"
+        ),
         new(
             "kept_word",
             n => $"{n:count} words to practise",
@@ -250,6 +267,28 @@ public static class ReaderThings
             "depthByDay",
             Key: "day"
         ),
+        new(
+            "meeting_seen",
+            n => $"{n:count} times at a group's meeting",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "meetings",
+            Key: "meeting_id",
+            Twin: "m.meeting_id = x.meeting_id"
+        ),
+        new("absence", n => $"{n:count} absences", OnMerge.Moves, OnDelete.Cascades, Work: false, "absences"),
+        new(
+            "conference_words",
+            n => $"{n:count} notes for conferences",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: false,
+            "forConferences",
+            Key: "class_id",
+            Twin: "m.class_id = x.class_id"
+        ),
+        new("signal", n => $"{n:count} signals", OnMerge.Remade, OnDelete.Cascades, Work: false, "signals"),
         new("joining", n => $"{n:count} requests to join", OnMerge.Stays, OnDelete.Deleted, Work: false, null),
         new("sign_in_event", n => $"{n:count} sign-ins", OnMerge.Stays, OnDelete.Cascades, Work: false, null),
         new(

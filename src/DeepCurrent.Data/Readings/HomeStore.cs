@@ -85,23 +85,29 @@ public sealed class HomeStore(NpgsqlDataSource db)
 
     private const int PoolsMost = Core.Readings.Pools.Most;
 
-    /// <summary>How many texts the readers of a reader's classes have understood since a time.</summary>
-    public Task<int> UnderstoodTogether(
+    /// <summary>How many texts the readers of a reader's classes have understood since a time, and how many readers
+    /// they are.</summary>
+    public Task<(int Texts, int Readers)> UnderstoodTogether(
         ReaderId readerId,
         double understoodFrom,
         DateTimeOffset since,
         DateOnly today
     ) =>
-        db.Value<int>(
+        db.Single<(int, int)>(
             $"""
-            select count(distinct (k.reader_id, v.text_id))::int
-            from ticket k join version v on v.id = k.version_id
-            where {UnderstoodSql}
-              and k.handed_in_at >= @since
-              and k.class_id in (
-                select e.class_id
+            with mine as (
+              select e.class_id
+              from enrolment e join class c on c.id = e.class_id
+              where {OpenEnrolment} and e.reader_id = @readerId)
+            select
+              (
+                select count(distinct (k.reader_id, v.text_id))::int
+                from ticket k join version v on v.id = k.version_id
+                where {UnderstoodSql} and k.handed_in_at >= @since and k.class_id in (select class_id from mine)),
+              (
+                select count(distinct e.reader_id)::int
                 from enrolment e join class c on c.id = e.class_id
-                where {OpenEnrolment} and e.reader_id = @readerId)
+                where {OpenEnrolment} and e.class_id in (select class_id from mine))
             """,
             new
             {

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Goals;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
@@ -19,7 +20,7 @@ public sealed record OwnReading(
 );
 
 /// <summary>A full reading.</summary>
-public sealed record WordsRead(DateTimeOffset At, int Words);
+public sealed record WordsRead(DateTimeOffset At, int Words, double Seconds);
 
 /// <summary>What readers read in and out of Deep Current.</summary>
 public sealed class OwnReadingStore(NpgsqlDataSource db)
@@ -92,7 +93,7 @@ public sealed class OwnReadingStore(NpgsqlDataSource db)
     public Task<IReadOnlyList<WordsRead>> Full(ReaderId readerId, DateTimeOffset since) =>
         db.All<WordsRead>(
             """
-            select coalesce(k.handed_in_at, k.changed_at) as at, v.words
+            select coalesce(k.handed_in_at, k.changed_at) as at, v.words, k.active_seconds as seconds
             from ticket k join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.full_reading and coalesce(k.handed_in_at, k.changed_at) >= @since
             order by 1
@@ -100,4 +101,39 @@ public sealed class OwnReadingStore(NpgsqlDataSource db)
             """,
             new { readerId, since }
         );
+
+    /// <summary>What counts for the word goals of a class's readers, as the class chose: what was told with its
+    /// minutes.</summary>
+    /// <param name="readerId">One of them alone.</param>
+    public Task<IReadOnlyList<OutsideReading>> Counted(ClassId classId, DateOnly since, ReaderId? readerId = null) =>
+        db.All<OutsideReading>(
+            $"""
+            select o.reader_id, o.day, o.minutes, r.depth_mean as depth
+            from class c
+              join enrolment e on e.class_id = c.id and e.to_day is null
+              join reader r on r.id = e.reader_id
+              join own_reading o on o.reader_id = r.id
+            where c.id = @classId
+              and (@readerId::uuid is null or r.id = @readerId)
+              and o.removed_at is null
+              and o.minutes is not null
+              and o.day >= @since
+              and (c.outside = {OutsideSql.All} or (c.outside = {OutsideSql.Confirmed} and o.confirmed_at is not null))
+            order by o.day, o.id
+            limit 20000
+            """,
+            new
+            {
+                classId,
+                since,
+                readerId,
+            }
+        );
+}
+
+/// <summary>Members of the set, as queries name them.</summary>
+internal static class OutsideSql
+{
+    public const string All = $"'{nameof(OutsideCounts.All)}'",
+        Confirmed = $"'{nameof(OutsideCounts.Confirmed)}'";
 }

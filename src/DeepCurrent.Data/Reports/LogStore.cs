@@ -5,6 +5,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -22,6 +23,9 @@ public sealed record LogRow
     public required TicketId? TicketId { get; init; }
 
     public required OwnReadingId? OwnReadingId { get; init; }
+
+    /// <summary>Null where it was no text of the library.</summary>
+    public required TextId? TextId { get; init; }
 
     public required TaskKind? Kind { get; init; }
 
@@ -76,12 +80,13 @@ public sealed class LogStore(NpgsqlDataSource db)
             bool_or(w.correct) as ever
           from answer w join question q on q.id = w.question_id
           where w.ticket_id = k.id and q.place is null and not q.retired
+            and not exists ({CorrectionStore.TakenOut})
           group by q.id, q.position) m
         where m.first is not null
         """;
 
     private static readonly string TicketsSql = $"""
-        select k.reader_id, {ReportStore.At} as at, k.id as ticket_id, null::uuid as own_reading_id, y.kind,
+        select k.reader_id, {ReportStore.At} as at, k.id as ticket_id, null::uuid as own_reading_id, v.text_id, y.kind,
           {TaskSql.Title} as title, v.label as version, coalesce(k.version_depth, v.depth) as depth,
           k.active_seconds as seconds, k.full_reading as full,
           case when k.full_reading then v.words else 0 end as words,
@@ -124,6 +129,7 @@ public sealed class LogStore(NpgsqlDataSource db)
             At = asked.Clock.Begin(o.Day).AddHours(12),
             TicketId = null,
             OwnReadingId = o.Id,
+            TextId = null,
             Kind = null,
             Title = o.Title,
             Version = "",

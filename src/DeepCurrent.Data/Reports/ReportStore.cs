@@ -3,6 +3,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Reports;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
@@ -117,23 +118,35 @@ public sealed class ReportStore(NpgsqlDataSource db)
         """;
 
     /// <summary>Each question that a reader answered in a quiz handed in within the span: whether it was right at once,
-    /// and whether it ever was.</summary>
-    private static readonly string Firsts = $"""
-        select k.reader_id, k.handed_in_at as at, q.id, q.text_id, t.title, q.stem, q.strand, q.kind,
-          bool_or(w.correct) filter (where w.round = 1 and w.attempt = 1) as first, bool_or(w.correct) as ever
+    /// or at a later try. Tries that were too fast are none. Right answers at later tries are few and have an index of
+    /// their own.</summary>
+    internal static readonly string Firsts = $"""
+        select k.reader_id, k.id as ticket_id, k.handed_in_at as at, q.id, q.text_id, q.stem, q.strand, q.kind,
+          w.correct as first,
+          not w.correct
+            and exists (
+              select 1
+              from answer a
+              where a.ticket_id = k.id
+                and a.question_id = q.id
+                and a.correct
+                and not a.too_fast
+                and (a.round > 1 or a.attempt > 1)) as later
         from ticket k
-          join answer w on w.ticket_id = k.id
+          join answer w on w.ticket_id = k.id and w.round = 1 and w.attempt = 1
           join question q on q.id = w.question_id
-          join text t on t.id = q.text_id
         where k.reader_id = any(@readerIds)
           and k.state <> {TicketStates.TakenBack}
           and k.handed_in_at >= @from
           and k.handed_in_at < @until
-          and (@fiction::boolean is null or t.fiction = @fiction)
+          and (
+            @fiction::boolean is null
+            or exists (select 1 from text t where t.id = q.text_id and t.fiction = @fiction))
           and q.place is null
           and not q.retired
+          and (k.class_id, q.id) not in ({CorrectionStore.AllTakenOut})
+          and w.correct is not null
           and not w.too_fast
-        group by k.reader_id, k.id, q.id, t.title
         """;
 
     private static readonly string SumsSql = $"""
@@ -146,10 +159,8 @@ public sealed class ReportStore(NpgsqlDataSource db)
         group by k.reader_id
         limit {Most};
         select x.reader_id, x.strand, count(*) filter (where x.first)::int as at_once,
-          count(*) filter (where not x.first and x.ever)::int as later,
-          count(*) filter (where not x.first and not x.ever)::int as not_yet
+          count(*) filter (where x.later)::int as later, count(*)::int as asked
         from ({Firsts}) x
-        where x.first is not null
         group by x.reader_id, x.strand
         limit {Most};
         select reader_id, count(*)::int as times, coalesce(sum(minutes), 0)::int as minutes
@@ -184,7 +195,11 @@ public sealed class ReportStore(NpgsqlDataSource db)
             read?.Quizzes ?? 0,
             outside?.Times ?? 0,
             outside?.Minutes ?? 0,
-            [.. tries.OrderBy(t => t.Strand).Select(t => new StrandTries(t.Strand, t.AtOnce, t.Later, t.NotYet))]
+            [
+                .. tries
+                    .OrderBy(t => t.Strand)
+                    .Select(t => new StrandTries(t.Strand, t.AtOnce, t.Later, t.Asked - t.AtOnce - t.Later)),
+            ]
         );
 
     private sealed record ReadFlat(
@@ -196,7 +211,7 @@ public sealed class ReportStore(NpgsqlDataSource db)
         int Quizzes
     );
 
-    private sealed record TriesFlat(ReaderId ReaderId, Strand Strand, int AtOnce, int Later, int NotYet);
+    private sealed record TriesFlat(ReaderId ReaderId, Strand Strand, int AtOnce, int Later, int Asked);
 
     private sealed record OutsideFlat(ReaderId ReaderId, int Times, int Minutes);
 
@@ -228,18 +243,37 @@ public sealed class ReportStore(NpgsqlDataSource db)
             new { readerIds = readerIds.ToArray(), day }
         );
 
+    /// <summary>The same, each reader's on days of their own: a level for each pair that has one.</summary>
+    public async Task<IReadOnlyDictionary<(ReaderId Reader, DateOnly Day), Fathoms>> Levels(
+        IReadOnlyCollection<(ReaderId Reader, DateOnly Day)> asked
+    ) =>
+        (
+            await db.All<(ReaderId Reader, DateOnly Day, Fathoms Mean)>(
+                """
+                select r.id, r.day, d.mean
+                from unnest(@readers, @days) r (id, day)
+                  join lateral (
+                    select mean
+                    from depth_day
+                    where reader_id = r.id and day <= r.day
+                    order by day desc
+                    limit 1) d on true
+                """,
+                new { readers = asked.Select(a => a.Reader).ToArray(), days = asked.Select(a => a.Day).ToArray() }
+            )
+        ).ToDictionary(l => (l.Reader, l.Day), l => l.Mean);
+
     /// <summary>Questions at the first try, those missed by most first.</summary>
     public Task<IReadOnlyList<MissedQuestion>> Questions(ReportAsked asked) =>
         db.All<MissedQuestion>(
             $"""
-            select x.id as question_id, x.text_id, x.title, x.stem, x.strand, x.kind, count(*)::int as asked,
+            select x.id as question_id, x.text_id, t.title, x.stem, x.strand, x.kind, count(*)::int as asked,
               count(*) filter (where x.first)::int as at_once,
-              count(*) filter (where not x.first and x.ever)::int as later,
+              count(*) filter (where x.later)::int as later,
               array(select unnest(array_agg(distinct x.reader_id) filter (where not x.first))) as missed_by, max(x.at) as last
-            from ({Firsts}) x
-            where x.first is not null
-            group by x.id, x.text_id, x.title, x.stem, x.strand, x.kind
-            order by count(*) filter (where not x.first) desc, avg(x.first::int), x.title, x.id
+            from ({Firsts}) x join text t on t.id = x.text_id
+            group by x.id, x.text_id, t.title, x.stem, x.strand, x.kind
+            order by count(*) filter (where not x.first) desc, avg(x.first::int), t.title, x.id
             limit 300
             """,
             With(asked)

@@ -33,6 +33,11 @@ public sealed class RecordStore(NpgsqlDataSource db)
               'assignedAt', a.assigned_at,
               'dueOn', coalesce(k.due_on, a.due_on), 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at,
               'score', k.score, 'forecast', k.forecast,
+              'fromElsewhere',
+              (
+                select json_build_object('points', z.points, 'of', z.of_points)
+                from typed_result z
+                where z.ticket_id = k.id),
               'answers',
               (
                 select json_agg(
@@ -67,6 +72,21 @@ public sealed class RecordStore(NpgsqlDataSource db)
                   order by m.at)
                 from paper_copy m join paper p on p.id = m.paper_id
                 where m.ticket_id = k.id),
+              'repliesToComments',
+              (
+                select json_agg(json_build_object('words', c.words, 'at', c.at) order by c.at)
+                from comment_reply c
+                where c.ticket_id = k.id),
+              'resultLookedAt',
+              (
+                select json_agg(json_build_object('seconds', f.seconds, 'startedAt', f.started_at) order by f.started_at)
+                from feedback_spell f
+                where f.ticket_id = k.id),
+              'talkedOver',
+              (
+                select json_agg(json_build_object('question', tq.stem, 'at', o.at) order by o.at)
+                from talked_over o join question tq on tq.id = o.question_id
+                where o.ticket_id = k.id),
               'spells',
               (
                 select json_agg(
@@ -96,6 +116,39 @@ public sealed class RecordStore(NpgsqlDataSource db)
           (select json_agg(to_jsonb(o) - 'reader_id' order by o.day) from own_reading o where o.reader_id = r.id),
           'ratings',
           (select json_agg(to_jsonb(g) - 'reader_id' order by g.at) from rating g where g.reader_id = r.id),
+          'meetings',
+          (
+            select json_agg(
+              json_build_object(
+                'day', m.day, 'point', m.point, 'strand', m.strand, 'words', m.words, 'here', s.here, 'mark', s.mark,
+                'observed', s.observed, 'note', s.note, 'at', s.at)
+              order by s.at)
+            from meeting_seen s join meeting m on m.id = s.meeting_id
+            where s.reader_id = r.id),
+          'absences',
+          (select json_agg(to_jsonb(b) - 'reader_id' order by b.from_day) from absence b where b.reader_id = r.id),
+          'homeMessages',
+          (
+            select json_agg(to_jsonb(h) - 'reader_id' order by h.written_at) from home_message h where h.reader_id = r.id),
+          'homeAnswers',
+          (
+            select json_agg(to_jsonb(h) - 'reader_id' order by h.answered_at) from home_answer h where h.reader_id = r.id),
+          'forConferences',
+          (
+            select json_agg(
+              json_build_object('class', c.name, 'words', w.words, 'writtenAt', w.written_at)
+              order by w.written_at)
+            from conference_words w join class c on c.id = w.class_id
+            where w.reader_id = r.id),
+          'signals',
+          (
+            select json_agg(
+              json_build_object(
+                'kind', g.kind, 'evidence', g.found, 'foundAt', g.found_at, 'state', g.state, 'until', g.until,
+                'endedAt', g.ended_at, 'ended', g.ended)
+              order by g.found_at)
+            from signal g
+            where g.reader_id = r.id),
           'oralReadings',
           (
             select json_agg(
@@ -165,10 +218,14 @@ public sealed class RecordStore(NpgsqlDataSource db)
             where g.reader_id = r.id),
           'groups',
           (
-            select json_agg(
-              json_build_object('group', g.name, 'from', g.formed_at, 'to', g.closed_at) order by g.formed_at)
-            from group_member m join guided_group g on g.id = m.group_id
-            where m.reader_id = r.id),
+            select json_agg(json_build_object('group', g.name, 'from', m.joined_at, 'to', m.to_at) order by m.joined_at)
+            from (
+              select n.group_id, n.joined_at, h.closed_at as to_at
+              from group_member n join guided_group h on h.id = n.group_id
+              where n.reader_id = r.id
+              union all
+              select group_id, from_at, to_at from group_stay where reader_id = r.id) m
+              join guided_group g on g.id = m.group_id),
           'pictures',
           (
             select json_agg(json_build_object('class', c.name, 'picture', p.picture) order by c.name)

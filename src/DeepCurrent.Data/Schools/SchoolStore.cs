@@ -24,7 +24,8 @@ public sealed record ClassPlace(
     Part Part,
     bool AssistantsPrint,
     int? Grade,
-    PoolShown Pool
+    PoolShown Pool,
+    OutsideCounts Outside
 );
 
 /// <summary>Schools, their adults, years and classes.</summary>
@@ -41,7 +42,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
             """
             select id, name, time_zone, understood_from, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
               surnames_on_cards, guardians_allowed, level_chart::text as own_chart, level_system,
-              letters::text, version
+              letters::text, aims::text as aims, version
             from school
             order by id
             limit 5000
@@ -55,7 +56,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
             """
             select id, name, time_zone, understood_from, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
               surnames_on_cards, guardians_allowed, level_chart::text as own_chart, level_system,
-              letters::text, version
+              letters::text, aims::text as aims, version
             from school
             where id = @schoolId
             """,
@@ -109,7 +110,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
                   zone_high = @ZoneHigh, minutes_a_day = @MinutesADay, pictures_to = @PicturesTo, codes_to = @CodesTo,
                   surnames_on_cards = @SurnamesOnCards, guardians_allowed = @GuardiansAllowed,
                   level_chart = @OwnChart::jsonb, level_system = @LevelSystem,
-                  letters = @Letters::jsonb, version = version + 1
+                  letters = @Letters::jsonb, aims = @Aims::jsonb, version = version + 1
                 where id = @Id and version = @Version
                 """,
                 school
@@ -189,7 +190,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.One<ClassPlace>(
             $"""
             select c.id, c.school_id, c.school_year_id, c.name, c.code, coalesce(a.role, {ClassParts.None}) as part,
-              c.assistants_print, c.grade, c.pool
+              c.assistants_print, c.grade, c.pool, c.outside
             from class c left join class_adult a on a.class_id = c.id and a.adult_id = @adultId
             where c.id = @classId and c.school_id = @schoolId
             """,
@@ -201,6 +202,12 @@ public sealed class SchoolStore(NpgsqlDataSource db)
             }
         );
     }
+
+    public Task CountOutside(ClassId classId, OutsideCounts outside) =>
+        db.Run(
+            "update class set outside = @outside where id = @classId",
+            new { classId, outside = outside.ToString() }
+        );
 
     public Task ShowPool(ClassId classId, PoolShown pool) =>
         db.Run("update class set pool = @pool where id = @classId", new { classId, pool = pool.ToString() });

@@ -166,9 +166,13 @@ public sealed class TransferStore(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             update enrolment set to_day = greatest(from_day, @today) where reader_id = @ReaderId and to_day is null;
-            delete from group_member m
-            using guided_group g
-            where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null;
+            with gone as (
+              delete from group_member m
+              using guided_group g
+              where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null
+              returning m.group_id, m.joined_at)
+            insert into group_stay (id, group_id, reader_id, from_at, to_at)
+            select gen_random_uuid(), group_id, @ReaderId, joined_at, @now from gone;
             update reader
             set school_id = @To, moved_from = @From, source_id = null, source = '', user_name = @name,
               left_school = false

@@ -5,12 +5,14 @@ using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Meetings;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Papers;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Ratings;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Signals;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
@@ -33,6 +35,7 @@ public static partial class ClosedSets
         new("assignment", "place", Of<WorkPlace>()),
         new("assignment", "results", Of<ResultsShown>()),
         new("check_aim", "kind", Of<AimKind>()),
+        new("class", "outside", Of<OutsideCounts>()),
         new("class", "pool", Of<PoolShown>()),
         new("class_adult", "role", Of(Part.None)),
         new("evidence", "kind", Of<EvidenceKind>()),
@@ -41,6 +44,8 @@ public static partial class ClosedSets
         new("import", "wanted", Of<ImportTask>()),
         new("level_check", "season", Of<Season>()),
         new("pass", "purpose", Of<PassPurpose>()),
+        new("meeting", "point", Of<PointKind>()),
+        new("meeting_seen", "mark", Of<SeenMark>()),
         new("paper", "kind", Of<PaperKind>()),
         new("question", "kind", Of<QuestionKind>()),
         new("rating", "approval", Of<Approval>()),
@@ -50,6 +55,9 @@ public static partial class ClosedSets
         new("running_record", "listening", Of<ListeningState>()),
         new("set_aside", "kind", Of<SetAsideKind>()),
         new("sign_in_event", "kind", Of<SignInEvent>()),
+        new("signal", "ended", Of<SignalEnd>()),
+        new("signal", "kind", Of<SignalKind>()),
+        new("signal", "state", Of<SignalState>()),
         new("sitting_part", "flag", Of<PartFlag>()),
         new("sitting_part", "part", Of<CheckPart>()),
         new("sitting_part", "state", Of<PartState>()),

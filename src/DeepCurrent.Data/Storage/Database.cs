@@ -3,9 +3,11 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Dapper;
 using DbUp;
+using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
+using DeepCurrent.Data.HomeMessages;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using Npgsql;
@@ -38,15 +40,19 @@ public static class Database
         SqlMapper.AddTypeHandler(new LevelChartJson.Handler());
         SqlMapper.AddTypeHandler(new ReaderDetailsHandler());
         SqlMapper.AddTypeHandler(new MessageHandler());
+        SqlMapper.AddTypeHandler(new MarkHandler());
+        SqlMapper.AddTypeHandler(new GatheredHandler<GradeAim>());
         SqlMapper.AddTypeHandler(new GatheredHandler<StaffClass>());
         SqlMapper.AddTypeHandler(new GatheredHandler<GuardianName>());
+        SqlMapper.AddTypeHandler(new GatheredHandler<HomeAnswer>());
         SqlMapper.AddTypeHandler(new GatheredHandler<ListedWord>());
         IdHandlers.Add();
         UnitHandlers.Add();
-        // The same few hundred commands come again and again: the database plans each once on a connection.
-        return NpgsqlDataSource.Create(
-            new NpgsqlConnectionStringBuilder(connectionString) { MaxAutoPrepare = 200, AutoPrepareMinUsages = 3 }
-        );
+        // The same few hundred commands come again and again: the database plans each once on a connection. Each takes
+        // less than turning its plan into machine code would. What a report sorts stays in memory.
+        var to = new NpgsqlConnectionStringBuilder(connectionString) { MaxAutoPrepare = 200, AutoPrepareMinUsages = 3 };
+        to.Options = $"{to.Options} -c jit=off -c work_mem=16MB".Trim();
+        return NpgsqlDataSource.Create(to);
     }
 
     /// <summary>Runs the migrations that are missing and lets new members into closed sets; instances that start

@@ -148,21 +148,34 @@ public sealed class StreamStore(NpgsqlDataSource db)
         await c.Tell(t, Channel, classId);
     }
 
-    private sealed record Flat(
-        AssignmentId Id,
-        string Course,
-        string? Home,
-        bool Wanted,
-        string? Sent,
-        int Failures,
-        bool Draft,
-        DateOnly? VisibleFrom,
-        DateOnly? DueOn,
-        string? Heading,
-        string? Title,
-        string TimeZone,
-        string? Readers
-    );
+    private sealed record Flat
+    {
+        public required AssignmentId Id { get; init; }
+
+        public required string Course { get; init; }
+
+        public required string? Home { get; init; }
+
+        public required bool Wanted { get; init; }
+
+        public required string? Sent { get; init; }
+
+        public required int Failures { get; init; }
+
+        public required bool Draft { get; init; }
+
+        public required DateOnly? VisibleFrom { get; init; }
+
+        public required DateOnly? DueOn { get; init; }
+
+        public required string? Heading { get; init; }
+
+        public required string? Title { get; init; }
+
+        public required string TimeZone { get; init; }
+
+        public required string? Readers { get; init; }
+    }
 
     /// <summary>The posts that can be kept as they should be now; what did not answer is left alone for a
     /// while.</summary>

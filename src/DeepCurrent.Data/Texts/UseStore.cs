@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -71,6 +72,7 @@ public sealed class UseStore(NpgsqlDataSource db)
             and w.correct is not null
             and not w.too_fast
             and not q.retired
+            and not exists ({CorrectionStore.TakenOut})
         ), wrong as (
           select question_id, choices -> ((response -> 'picks' ->> 0)::int) ->> 'text' as text,
             count(*)::int as times,

@@ -133,8 +133,8 @@ public sealed class AnswerWriter
         // Without a network an answer can be the first that is heard of a text.
         if (TicketLife.After(ticket.State, TicketStep.Opened) is not TicketState.UnderWay)
             return AnswerOutcome.NotOpen;
-        var asked = await texts.Questions(c, t, ticket.TextId);
-        if (asked.FirstOrDefault(q => q.Id == given.QuestionId && ticket.Asks(q)) is not { } question)
+        var asked = ticket.Asked(await texts.Questions(c, t, ticket.TextId));
+        if (asked.FirstOrDefault(q => q.Id == given.QuestionId && ticket.Now(q.Id)) is not { } question)
             return AnswerOutcome.NoSuchQuestion;
         var sentences = question.Rules.PicksSentences ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         var said = given.Said(question);

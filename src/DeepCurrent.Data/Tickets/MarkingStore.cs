@@ -4,6 +4,7 @@ using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Questions;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
@@ -42,14 +43,15 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
               left join text t on t.id = y.text_id
               left join reply p on p.ticket_id = k.id and p.round = k.round
               left join answer w on w.ticket_id = k.id
-                and w.round = k.round
+                and {TicketRounds.Counts}
                 and exists (
                   select 1
                   from question q
                   where q.id = w.question_id
                     and q.kind in ({QuestionKinds.Written})
                     and q.place is null
-                    and not q.retired)
+                    and not q.retired
+                    and not exists ({CorrectionStore.TakenOut}))
             where k.class_id = @classId and k.state in ({TicketStates.AtMarking})
             group by k.id, k.reader_id, r.given_name, r.family_name, {TaskSql.Title}
             order by k.handed_in_at
@@ -59,13 +61,29 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         );
     }
 
+    /// <summary>The rubric a written answer is marked by; null where there is no such answer.</summary>
+    public async Task<Rubric?> RubricOf(TicketId ticketId, AnswerId answerId)
+    {
+        var found = await db.One<(bool Found, string? Rubric)?>(
+            $"""
+            select true, q.rubric::text
+            from answer w join question q on q.id = w.question_id
+            where w.id = @answerId and w.ticket_id = @ticketId and q.kind in ({QuestionKinds.Written})
+            """,
+            new { ticketId, answerId }
+        );
+        return found is null ? null
+            : found.Value.Rubric is { } kept ? Database.FromJson<Rubric>(kept)
+            : Rubric.Usual;
+    }
+
     /// <summary>Marks one written answer. Marking again changes the mark, and with it what followed from it.</summary>
     /// <returns>The ticket's state afterwards; null if there is no written answer to mark.</returns>
     public Task<TicketState?> Mark(
         TicketId ticketId,
         ReaderId readerId,
         AnswerId answerId,
-        int mark,
+        GivenMark mark,
         string comment,
         AdultId adultId,
         YearCalendar year,
@@ -77,7 +95,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
             TicketLife.Done,
             $"""
             update answer w
-            set mark = @mark, comment = @comment, correct = @mark >= @right, marked_by = @adultId, marked_at = @now
+            set mark = @mark::jsonb, comment = @comment, correct = @right, marked_by = @adultId, marked_at = @now
             from question q
             where q.id = w.question_id
               and w.id = @answerId
@@ -89,8 +107,8 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                 answerId,
                 ticketId,
                 mark,
+                right = mark.Right,
                 comment,
-                right = Rubric.Right,
                 adultId,
                 now,
             },

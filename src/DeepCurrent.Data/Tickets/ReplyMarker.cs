@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Storage;
@@ -16,7 +17,7 @@ public sealed class ReplyMarker(NpgsqlDataSource db)
     public async Task<TicketState?> Mark(
         TicketId ticketId,
         ReaderId readerId,
-        int mark,
+        GivenMark mark,
         string comment,
         AdultId by,
         DateTimeOffset now
@@ -83,7 +84,7 @@ public sealed class ReplyMarker(NpgsqlDataSource db)
         NpgsqlConnection c,
         NpgsqlTransaction t,
         OpenTask task,
-        int mark,
+        GivenMark mark,
         string comment,
         AdultId by,
         DateTimeOffset now
@@ -92,7 +93,7 @@ public sealed class ReplyMarker(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             update reply
-            set mark = @mark, comment = @comment, marked_by = @by, marked_at = @now
+            set mark = @mark::jsonb, comment = @comment, marked_by = @by, marked_at = @now
             where ticket_id = @Id and round = @Round
             """,
             new

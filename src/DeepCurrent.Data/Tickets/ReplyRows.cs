@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
@@ -34,6 +35,9 @@ public sealed record OpenTask
 
     public required string HomeLanguage { get; init; }
 
+    /// <summary>What is spoken at the reader's home, as the roster says it.</summary>
+    public required string? SpokenAtHome { get; init; }
+
     /// <summary>Of the teacher, who sent it back; empty where it is the first round.</summary>
     public required string Comment { get; init; }
 
@@ -66,7 +70,10 @@ internal static class ReplyRows
     private static readonly string OpenSql = $"""
         select k.id, k.reader_id, k.class_id, c.school_year_id, y.kind, y.content::text as content,
           {TaskSql.AtOnce} as at_once, {TaskSql.By} as "by", k.state,
-          a.results, a.directions, a.home_directions, a.home_language, coalesce(d.comment, '') as comment, k.round,
+          a.results, a.directions, a.home_directions, a.home_language,
+          r.details ->> '{nameof(
+            ReaderDetail.HomeLanguage
+        )}' as spoken_at_home, coalesce(d.comment, '') as comment, k.round,
           p.words, p.practised::text as practised, p.mark, p.comment as said, p.partners, p.written_with, a.talk,
           r.supports::text as supports_kept, {TaskSql.Own} as own_way
         from ticket k
@@ -79,33 +86,58 @@ internal static class ReplyRows
         where k.state in ({TicketStates.Seen}) and y.content is not null
         """;
 
-    private sealed record Flat(
-        TicketId Id,
-        ReaderId ReaderId,
-        ClassId ClassId,
-        YearId SchoolYearId,
-        TaskKind Kind,
-        string Content,
-        int? AtOnce,
-        WordPractice? By,
-        TicketState State,
-        ResultsShown Results,
-        string Directions,
-        string HomeDirections,
-        string HomeLanguage,
-        string Comment,
-        int Round,
-        string? Words,
-        string? Practised,
-        int? Mark,
-        string? Said,
-        TicketId[]? Partners,
-        TicketId? WrittenWith,
-        bool Talk,
-        string SupportsKept,
-        string? OwnWay
-    )
+    private sealed record Flat
     {
+        public required TicketId Id { get; init; }
+
+        public required ReaderId ReaderId { get; init; }
+
+        public required ClassId ClassId { get; init; }
+
+        public required YearId SchoolYearId { get; init; }
+
+        public required TaskKind Kind { get; init; }
+
+        public required string Content { get; init; }
+
+        public required int? AtOnce { get; init; }
+
+        public required WordPractice? By { get; init; }
+
+        public required TicketState State { get; init; }
+
+        public required ResultsShown Results { get; init; }
+
+        public required string Directions { get; init; }
+
+        public required string HomeDirections { get; init; }
+
+        public required string HomeLanguage { get; init; }
+
+        public required string? SpokenAtHome { get; init; }
+
+        public required string Comment { get; init; }
+
+        public required int Round { get; init; }
+
+        public required string? Words { get; init; }
+
+        public required string? Practised { get; init; }
+
+        public required GivenMark? Mark { get; init; }
+
+        public required string? Said { get; init; }
+
+        public required TicketId[]? Partners { get; init; }
+
+        public required TicketId? WrittenWith { get; init; }
+
+        public required bool Talk { get; init; }
+
+        public required string SupportsKept { get; init; }
+
+        public required string? OwnWay { get; init; }
+
         public OpenTask Task()
         {
             var given = Database.FromJson<TaskContent>(Content);
@@ -122,6 +154,7 @@ internal static class ReplyRows
                 Directions = Directions,
                 HomeDirections = HomeDirections,
                 HomeLanguage = HomeLanguage,
+                SpokenAtHome = SpokenAtHome,
                 Comment = Comment,
                 Round = Round,
                 Partners = Partners ?? [],
@@ -134,7 +167,7 @@ internal static class ReplyRows
         }
     }
 
-    public static Reply ReplyOf(string words, string practised, int? mark, string comment) =>
+    public static Reply ReplyOf(string words, string practised, GivenMark? mark, string comment) =>
         new(words, Database.FromJson<List<PractisedWord>>(practised), mark, comment);
 
     public static async Task<OpenTask?> Find(

@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Storage;
@@ -24,9 +25,9 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
     public async Task<IReadOnlyList<RoundReply>> Of(TicketId ticketId) =>
         [
             .. (
-                await db.All<(int Round, DateTimeOffset At, string Words, string Practised, int? Mark, string Comment)>(
+                await db.All<ReplyFlat>(
                     """
-                    select round, at, words, practised::text, mark, comment
+                    select round, at, words, practised::text as practised, mark, comment
                     from reply
                     where ticket_id = @ticketId
                     order by round desc
@@ -36,6 +37,15 @@ public sealed class ReplyStore(NpgsqlDataSource db, Notices notices)
                 )
             ).Select(p => new RoundReply(p.Round, p.At, ReplyRows.ReplyOf(p.Words, p.Practised, p.Mark, p.Comment))),
         ];
+
+    private sealed record ReplyFlat(
+        int Round,
+        DateTimeOffset At,
+        string Words,
+        string Practised,
+        GivenMark? Mark,
+        string Comment
+    );
 
     /// <summary>Keeps what a reader has written or practised so far. What is older than what is kept changes no words,
     /// and takes no practice away.</summary>

@@ -15,7 +15,16 @@ public sealed record TicketMoved(TicketId Id, ReaderId ReaderId, TicketState Fro
 /// <param name="By">Null where nobody did: its last day passed.</param>
 /// <param name="Today">The school's.</param>
 /// <param name="Comment">To the readers, of a round that begins with it.</param>
-public sealed record TicketAct(TicketStep Step, AdultId? By, DateTimeOffset At, DateOnly Today, string Comment = "");
+/// <param name="Only">Questions asked in the round that begins, by ticket; null for all. Tickets without any are left
+/// as they are.</param>
+public sealed record TicketAct(
+    TicketStep Step,
+    AdultId? By,
+    DateTimeOffset At,
+    DateOnly Today,
+    string Comment = "",
+    IReadOnlyDictionary<TicketId, IReadOnlyList<QuestionId>>? Only = null
+);
 
 /// <summary>What teachers do with tickets that are out: take back, bring back, send back, give again. Each stands in the
 /// transaction that lists it.</summary>
@@ -29,6 +38,22 @@ public static class TicketMover
         nameof(TaskKind.Link),
     ];
 
+    private const string ToMoveSql = """
+        select k.id, k.reader_id, k.state, k.round, d.last, d.done,
+          k.score is not null or y.kind = any(@unmarked) as marked, a.visible_from,
+          coalesce(a.turn > 0, false) or a.need = @extra as in_line
+        from ticket k
+          join assignment a on a.id = k.assignment_id
+          join task y on y.id = k.task_id
+          join lateral (
+            select max(number) as last, max(number) filter (where handed_in_at is not null) as done
+            from round
+            where ticket_id = k.id) d on true
+        where k.id = any(@ids) and k.class_id = @classId
+        order by k.id
+        for update of k
+        """;
+
     /// <summary>Takes a step with those tickets of a class whose life allows it; the others stay as they are.</summary>
     public static async Task<IReadOnlyList<TicketMoved>> Move(
         NpgsqlConnection c,
@@ -38,24 +63,11 @@ public static class TicketMover
         TicketAct act
     )
     {
-        var begun = TicketLife.Begun(act.Step);
+        if (act.Only is { } only)
+            ids = [.. ids.Where(id => only.GetValueOrDefault(id) is { Count: > 0 })];
         var moved = (
             await c.QueryAsync<Row>(
-                """
-                select k.id, k.reader_id, k.state, k.round, d.last, d.done,
-                  k.score is not null or y.kind = any(@unmarked) as marked, a.visible_from,
-                  coalesce(a.turn > 0, false) or a.need = @extra as in_line
-                from ticket k
-                  join assignment a on a.id = k.assignment_id
-                  join task y on y.id = k.task_id
-                  join lateral (
-                    select max(number) as last, max(number) filter (where handed_in_at is not null) as done
-                    from round
-                    where ticket_id = k.id) d on true
-                where k.id = any(@ids) and k.class_id = @classId
-                order by k.id
-                for update of k
-                """,
+                ToMoveSql,
                 new
                 {
                     ids = ids.ToArray(),
@@ -69,7 +81,20 @@ public static class TicketMover
         if (moved.Count == 0)
             return moved;
         await Put(c, t, [.. moved.Select(m => (m.Id, m.To, m.Round))], act.At);
-        if (begun is { } how)
+        await Begin(c, t, moved, act);
+        await c.Tell(t, "ticket", classId);
+        return moved;
+    }
+
+    /// <summary>Begins a round where the step begins one, with the questions that are asked in it.</summary>
+    private static async Task Begin(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyList<TicketMoved> moved,
+        TicketAct act
+    )
+    {
+        if (TicketLife.Begun(act.Step) is { } how)
             await c.ExecuteAsync(
                 """
                 insert into round (ticket_id, number, begun, begun_at, begun_by, comment)
@@ -87,8 +112,17 @@ public static class TicketMover
                 },
                 t
             );
-        await c.Tell(t, "ticket", classId);
-        return moved;
+        if (act.Only is not null)
+            await c.ExecuteAsync(
+                "update round set questions = @questions where ticket_id = @Id and number = @Round",
+                moved.Select(m => new
+                {
+                    m.Id,
+                    m.Round,
+                    questions = act.Only[m.Id].ToArray(),
+                }),
+                t
+            );
     }
 
     /// <summary>Shows readers whose turn it is after something was taken back or restored. Whoever puts something else in

@@ -51,27 +51,9 @@ internal static class TicketShowing
         DateTimeOffset now
     ) => Show(c, t, "k.reader_id = any(@readers)", new { readers = readers.ToArray() }, today, now);
 
-    private static async Task Show(
-        NpgsqlConnection c,
-        NpgsqlTransaction t,
-        string which,
-        object whose,
-        DateOnly today,
-        DateTimeOffset now
-    )
-    {
-        var values = new DynamicParameters(whose);
-        values.AddDynamicParams(
-            new
-            {
-                today,
-                now,
-                open = TicketStates.Open,
-                unfinished = TicketStates.Open.Append(nameof(TicketState.Planned)).ToArray(),
-            }
-        );
-        var shown = await c.QueryAsync<ClassId>(
-            $"""
+    /// <param name="which">Which tickets, as a condition on k.</param>
+    private static string ShowSql(string which) =>
+        $"""
             update ticket k
             set state = {TicketStates.Waiting}, changed_at = @now
             from assignment a, class s
@@ -100,10 +82,28 @@ internal static class TicketShowing
                     and o.reader_id = k.reader_id
                     and o.state = any(@unfinished)))
             returning k.class_id
-            """,
-            values,
-            t
+            """;
+
+    private static async Task Show(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        string which,
+        object whose,
+        DateOnly today,
+        DateTimeOffset now
+    )
+    {
+        var values = new DynamicParameters(whose);
+        values.AddDynamicParams(
+            new
+            {
+                today,
+                now,
+                open = TicketStates.Open,
+                unfinished = TicketStates.Open.Append(nameof(TicketState.Planned)).ToArray(),
+            }
         );
+        var shown = await c.QueryAsync<ClassId>(ShowSql(which), values, t);
         foreach (var classId in shown.Distinct())
             await c.Tell(t, "ticket", classId);
     }

@@ -11,6 +11,7 @@ internal static class TicketStates
         Waiting = $"'{nameof(TicketState.Waiting)}'",
         UnderWay = $"'{nameof(TicketState.UnderWay)}'",
         SentBack = $"'{nameof(TicketState.SentBack)}'",
+        Marked = $"'{nameof(TicketState.Marked)}'",
         Released = $"'{nameof(TicketState.Released)}'",
         TakenBack = $"'{nameof(TicketState.TakenBack)}'",
         Closed = $"'{nameof(TicketState.Closed)}'";

@@ -7,6 +7,7 @@ using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Readings;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
@@ -165,12 +166,36 @@ public sealed record OpenTicket
     /// <summary>How often a question may be tried. Whoever does not see what is right tries once.</summary>
     public int Tries(Question q) => q.Written || Results is ResultsShown.WhenReleased ? 1 : Attempts;
 
-    /// <summary>Whether a question of its text is asked.</summary>
-    public bool Asks(Question q) => Kind.Asks(q.OnTheWay, OnTheWay, Questions?.Contains(q.Id) ?? true);
+    /// <summary>In this round; null for all that the task asks.</summary>
+    public required QuestionId[]? Only { get; init; }
+
+    /// <summary>What the class's teacher said of faulty questions, as it is kept.</summary>
+    public required string CorrectionsKept { get; init; }
+
+    /// <summary>Those of its text's questions that it asks, in any round, as they are scored now.</summary>
+    public IReadOnlyList<Question> Asked(IEnumerable<Question> quiz) =>
+        CorrectionStore.Apply(
+            quiz.Where(q => Kind.Asks(q.OnTheWay, OnTheWay, Questions?.Contains(q.Id) ?? true)),
+            CorrectionsKept
+        );
+
+    /// <summary>Whether a question that it asks is asked in this round.</summary>
+    public bool Now(QuestionId question) => Only?.Contains(question) ?? true;
+
+    /// <summary>The round whose answers to a question count by now: this one, or where it is not asked any more, the
+    /// last in which it was.</summary>
+    public IEnumerable<AnswerRow> Counted(IEnumerable<AnswerRow> answers) =>
+        answers
+            .GroupBy(a => a.QuestionId)
+            .SelectMany(g =>
+            {
+                var last = g.Max(a => a.Round);
+                return g.Where(a => a.Round == (Now(g.Key) ? Round : last));
+            });
 }
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
-/// <param name="Mark">0 to 3, of a written answer.</param>
+/// <param name="Mark">Of a written answer; null where nobody has marked it.</param>
 public sealed record AnswerRow(
     AnswerId Id,
     QuestionId QuestionId,
@@ -180,7 +205,7 @@ public sealed record AnswerRow(
     DateTimeOffset At,
     int Milliseconds,
     bool TooFast,
-    int? Mark,
+    GivenMark? Mark,
     string Comment,
     DateTimeOffset ReceivedAt,
     int Round
@@ -192,48 +217,50 @@ public sealed record AnswerRow(
 /// <summary>The reader's side: their tickets, the time they spend, their answers, handing in.</summary>
 public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices notices)
 {
+    private static readonly string MineSql = $"""
+        select k.id, k.assignment_id, y.kind, {TaskSql.Title} as title, v.text_id, k.active_seconds,
+               (select p.description from text_picture p where p.text_id = v.text_id) as picture,
+               coalesce(t.blurb, y.content ->> 'prompt') as blurb,
+               case when y.kind = '{nameof(TaskKind.Quiz)}' then 0 else coalesce(v.words, 0) end as words,
+               coalesce(jsonb_array_length(v.pages), 0) as pages, k.page,
+               coalesce(jsonb_array_length(nullif(y.content -> 'words', 'null')), 0) as to_practise,
+               (
+                 select count(*)::int
+                 from question q
+                 where q.text_id = t.id
+                   and not q.retired
+                   and q.place is null
+                   and y.kind <> '{nameof(TaskKind.Recording)}'
+                   and (y.questions is null or q.id = any(y.questions))
+                   and (d.questions is null or q.id = any(d.questions))
+                   and not exists ({CorrectionStore.TakenOut})) as questions,
+               (
+                 select count(distinct w.question_id)::int
+                 from answer w join question q on q.id = w.question_id
+                 where w.ticket_id = k.id and w.round = k.round and not q.retired and q.place is null
+                   and not exists ({CorrectionStore.TakenOut})) as answered,
+               k.state, coalesce(k.due_on, a.due_on) as due_on,
+               case when a.closes_on is not null then greatest(a.closes_on, k.due_on) end as closes_on, a.need,
+               a.place, k.reminded_at is not null as reminded, a.directions, a.home_directions,
+               a.home_language, a.heading,
+               case when k.state = {TicketStates.Released} then coalesce(d.score, k.score) end as score,
+               case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
+               {TaskSql.Aloud} as aloud, k.round, d.comment
+        from ticket k
+          join assignment a on a.id = k.assignment_id
+          join task y on y.id = k.task_id
+          left join text t on t.id = y.text_id
+          left join round d on d.ticket_id = k.id and d.number = k.round
+          left join version v on v.id = k.version_id
+        where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
+        order by handed_in_at desc nulls first, a.chosen, a.need <> '{nameof(Need.Required)}',
+          coalesce(k.due_on, a.due_on) nulls last, a.assigned_at
+        limit 200
+        """;
+
     public async Task<IReadOnlyList<MyTicket>> Mine(ReaderId readerId)
     {
-        return await db.All<MyTicket>(
-            $"""
-            select k.id, k.assignment_id, y.kind, {TaskSql.Title} as title, v.text_id, k.active_seconds,
-                   (select p.description from text_picture p where p.text_id = v.text_id) as picture,
-                   coalesce(t.blurb, y.content ->> 'prompt') as blurb,
-                   case when y.kind = '{nameof(TaskKind.Quiz)}' then 0 else coalesce(v.words, 0) end as words,
-                   coalesce(jsonb_array_length(v.pages), 0) as pages, k.page,
-                   coalesce(jsonb_array_length(nullif(y.content -> 'words', 'null')), 0) as to_practise,
-                   (
-                     select count(*)::int
-                     from question q
-                     where q.text_id = t.id
-                       and not q.retired
-                       and q.place is null
-                       and y.kind <> '{nameof(TaskKind.Recording)}'
-                       and (y.questions is null or q.id = any(y.questions))) as questions,
-                   (
-                     select count(distinct w.question_id)::int
-                     from answer w join question q on q.id = w.question_id
-                     where w.ticket_id = k.id and w.round = k.round and not q.retired and q.place is null) as answered,
-                   k.state, coalesce(k.due_on, a.due_on) as due_on,
-                   case when a.closes_on is not null then greatest(a.closes_on, k.due_on) end as closes_on, a.need,
-                   a.place, k.reminded_at is not null as reminded, a.directions, a.home_directions,
-                   a.home_language, a.heading,
-                   case when k.state = {TicketStates.Released} then coalesce(d.score, k.score) end as score,
-                   case when k.state in ({TicketStates.Done}) then k.handed_in_at end as handed_in_at, a.chosen,
-                   {TaskSql.Aloud} as aloud, k.round, d.comment
-            from ticket k
-              join assignment a on a.id = k.assignment_id
-              join task y on y.id = k.task_id
-              left join text t on t.id = y.text_id
-              left join round d on d.ticket_id = k.id and d.number = k.round
-              left join version v on v.id = k.version_id
-            where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
-            order by handed_in_at desc nulls first, a.chosen, a.need <> '{nameof(Need.Required)}',
-              coalesce(k.due_on, a.due_on) nulls last, a.assigned_at
-            limit 200
-            """,
-            new { readerId }
-        );
+        return await db.All<MyTicket>(MineSql, new { readerId });
     }
 
     public async Task<OpenTicket?> Find(TicketId ticketId, ReaderId readerId)
@@ -252,7 +279,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                coalesce(d.closed, false) as closed,
                coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label,
                {TaskSql.OnTheWay} as on_the_way, {TaskSql.Aloud} as aloud, a.may_change, a.talk,
-               r.supports::text as supports_kept, {TaskSql.Own} as own_way
+               r.supports::text as supports_kept, {TaskSql.Own} as own_way, d.questions as only,
+               {CorrectionStore.Kept("k.class_id", "y.text_id")} as corrections_kept
         from ticket k
           join assignment a on a.id = k.assignment_id
           join task y on y.id = k.task_id
@@ -327,22 +355,34 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
             )
         ).ToLookup(a => a.TicketId, a => a.Row());
 
-    private sealed record AnswerFlat(
-        AnswerId Id,
-        QuestionId QuestionId,
-        int Attempt,
-        string Response,
-        bool? Correct,
-        DateTimeOffset At,
-        int Milliseconds,
-        bool TooFast,
-        int? Mark,
-        string Comment,
-        DateTimeOffset ReceivedAt,
-        int Round,
-        TicketId TicketId
-    )
+    private sealed record AnswerFlat
     {
+        public required AnswerId Id { get; init; }
+
+        public required QuestionId QuestionId { get; init; }
+
+        public required int Attempt { get; init; }
+
+        public required string Response { get; init; }
+
+        public required bool? Correct { get; init; }
+
+        public required DateTimeOffset At { get; init; }
+
+        public required int Milliseconds { get; init; }
+
+        public required bool TooFast { get; init; }
+
+        public required GivenMark? Mark { get; init; }
+
+        public required string Comment { get; init; }
+
+        public required DateTimeOffset ReceivedAt { get; init; }
+
+        public required int Round { get; init; }
+
+        public required TicketId TicketId { get; init; }
+
         public AnswerRow Row() =>
             new(
                 Id,
@@ -492,7 +532,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         var work = await TicketWork.Of(c, t, texts, ticket, answers);
         var done = TicketLife.After(handedIn, TicketLife.AfterHandingIn(work.ToMark > 0, ticket.Results))!.Value;
         var year = await SchoolStore.Year(c, ticket.SchoolYearId);
-        return await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
+        return (await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)))).Ticket;
     }
 
     /// <summary>Whether a text that is read aloud, and no more, has been recorded.</summary>

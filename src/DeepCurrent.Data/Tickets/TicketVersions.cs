@@ -10,6 +10,19 @@ public sealed record HadVersion(TicketId Id, VersionId VersionId, Probability Fo
 /// <summary>Gives a reader another version of a text that is out. Each stands in the transaction that lists it.</summary>
 public static class TicketVersions
 {
+    private const string HadSql = """
+        select k.id, k.version_id, k.forecast
+        from ticket k
+        where k.id = @Id
+          and k.class_id = @classId
+          and k.version_id <> @VersionId
+          and (@was::uuid is null or k.version_id = @was)
+          and k.state = any(@waits)
+          and not exists (select 1 from answer w where w.ticket_id = k.id and w.round = k.round)
+          and not exists (select 1 from running_record r where r.ticket_id = k.id)
+        for update
+        """;
+
     /// <summary>Changes the version where nothing has been answered or recorded on the one there is; its reader begins
     /// at the first page.</summary>
     /// <param name="was">The version it has to have still; null for any other.</param>
@@ -26,18 +39,7 @@ public static class TicketVersions
     )
     {
         var had = await c.QuerySingleOrDefaultAsync<HadVersion>(
-            """
-            select k.id, k.version_id, k.forecast
-            from ticket k
-            where k.id = @Id
-              and k.class_id = @classId
-              and k.version_id <> @VersionId
-              and (@was::uuid is null or k.version_id = @was)
-              and k.state = any(@waits)
-              and not exists (select 1 from answer w where w.ticket_id = k.id and w.round = k.round)
-              and not exists (select 1 from running_record r where r.ticket_id = k.id)
-            for update
-            """,
+            HadSql,
             new
             {
                 to.Id,

@@ -10,16 +10,20 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Tickets;
 
+/// <summary>A ticket that was settled, and the reader's level just before and after.</summary>
+internal sealed record Settled(OpenTicket Ticket, DepthEstimate Before, DepthEstimate After);
+
 /// <summary>The answers of one ticket beside the questions they answer: kept as a score, as evidence, and as what it
 /// does to the reader's depth.</summary>
 internal sealed class TicketWork
 {
     private readonly OpenTicket ticket;
-    private readonly AnsweredQuiz quiz;
+    private readonly AnsweredQuiz quiz,
+        evidence;
     private readonly int sentences;
 
-    private TicketWork(OpenTicket ticket, AnsweredQuiz quiz, int sentences) =>
-        (this.ticket, this.quiz, this.sentences) = (ticket, quiz, sentences);
+    private TicketWork(OpenTicket ticket, AnsweredQuiz quiz, AnsweredQuiz evidence, int sentences) =>
+        (this.ticket, this.quiz, this.evidence, this.sentences) = (ticket, quiz, evidence, sentences);
 
     public static async Task<TicketWork> Of(
         NpgsqlConnection c,
@@ -29,28 +33,34 @@ internal sealed class TicketWork
         IReadOnlyList<AnswerRow> answers
     )
     {
-        var answered = new AnsweredQuiz(
-            (await texts.Questions(c, t, ticket.TextId)).Where(ticket.Asks),
-            answers
-                .Where(a => a.Round == ticket.Round)
-                .Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At)),
-            ticket.Closed
-        );
-        var ofText = answered.AsksForSentences ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count : 0;
-        return new(ticket, answered, ofText);
+        var asked = ticket.Asked(await texts.Questions(c, t, ticket.TextId));
+        AnsweredQuiz Answered(IEnumerable<AnswerRow> those) =>
+            new(
+                asked,
+                those.Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.TooFast, a.At)),
+                ticket.Closed
+            );
+        var now = Answered(ticket.Counted(answers));
+        // Only the first round is evidence: who answers again knows the questions.
+        var firsts = Answered(answers.Where(a => a.Round == 1));
+        var ofText = now.AsksForSentences ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count : 0;
+        return new(ticket, now, firsts, ofText);
     }
 
     /// <summary>Written answers that wait for a person.</summary>
     public int ToMark => quiz.ToMark;
 
-    private const string MarkedSql = """
+    /// <summary>Evidence follows the answers it is of: a mark that was changed, a key that was corrected, a question that
+    /// is asked no more. What a teacher has left out stays out.</summary>
+    private static readonly string FollowSql = $"""
         update evidence e
-        set correct = a.correct
-        from answer a
-        where a.id = e.id
-          and a.ticket_id = @Id
-          and e.correct is distinct from a.correct
-          and a.correct is not null
+        set correct = coalesce(p.correct, e.correct),
+          left_out = case
+            when starts_with(e.left_out, @TeacherMark) then e.left_out
+            when p.id is null then @TakenOut
+            else p.left_out end
+        from evidence o left join unnest(@ids, @corrects, @leftOuts) p (id, correct, left_out) on p.id = o.id
+        where e.id = o.id and o.ticket_id = @Id and o.kind = {EvidenceKinds.Answer}
         """;
 
     private const string SettleSql = """
@@ -70,8 +80,7 @@ internal sealed class TicketWork
     /// <summary>Puts the ticket into a state, with its score once everything is marked, and runs the reader's evidence
     /// again, all inside the caller's transaction.</summary>
     /// <param name="handedInAt">When it was handed in; null where it was before.</param>
-    /// <returns>The ticket as it is now.</returns>
-    public async Task<OpenTicket> Settle(
+    public async Task<Settled> Settle(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         YearCalendar year,
@@ -82,12 +91,22 @@ internal sealed class TicketWork
     )
     {
         var before = (await DepthKeeper.Trail(c, t, ticket.ReaderId, year, chart, now)).Now;
-        // Only the first round is evidence: who answers again knows the questions.
-        var pieces = ticket.Round > 1 ? [] : quiz.Pieces(ticket.VersionDepth, sentences).Select(Row).ToList();
+        var pieces = evidence.Pieces(ticket.VersionDepth, sentences).Select(Row).ToList();
         await DepthKeeper.Insert(c, t, ticket.ReaderId, pieces, null);
-        // A mark that was changed changes its evidence.
         if (handedInAt is null)
-            await c.ExecuteAsync(MarkedSql, new { ticket.Id }, t);
+            await c.ExecuteAsync(
+                FollowSql,
+                new
+                {
+                    ticket.Id,
+                    ids = pieces.Select(p => p.Id).ToArray(),
+                    corrects = pieces.Select(p => p.Correct).ToArray(),
+                    leftOuts = pieces.Select(p => p.LeftOut).ToArray(),
+                    LeftOut.TeacherMark,
+                    LeftOut.TakenOut,
+                },
+                t
+            );
         var after = await DepthKeeper.Recompute(c, t, ticket.ReaderId, year, chart, now);
         var settled = ticket with { State = state, Score = quiz.Score };
         await c.ExecuteAsync(
@@ -109,7 +128,7 @@ internal sealed class TicketWork
             t
         );
         await ReadingKeeper.Judge(c, t, ticket.Id, chart);
-        return settled;
+        return new(settled, before, after);
     }
 
     private EvidenceRow Row(AnswerPiece p) =>

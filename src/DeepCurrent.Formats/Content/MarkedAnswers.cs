@@ -5,7 +5,11 @@ namespace DeepCurrent.Formats.Content;
 
 /// <summary>A written question with answers that people have marked.</summary>
 /// <param name="Seen">Whether the method of proposing may have been made by looking at it.</param>
-public sealed record MarkedQuestion(AnswerKey Key, bool Seen, IReadOnlyList<(string Words, int Mark)> Answers);
+public sealed record MarkedQuestion(
+    AnswerKey Key,
+    bool Seen,
+    IReadOnlyList<(string Words, IReadOnlyList<int> Points)> Answers
+);
 
 /// <summary>Reads marked-answers.yaml.</summary>
 public static class MarkedAnswers
@@ -16,9 +20,9 @@ public static class MarkedAnswers
         return
         [
             .. entries.Select(e => new MarkedQuestion(
-                new(e.Ask, new(e.Rubric, e.Samples), e.Proof),
+                new(e.Ask, CriterionEntry.Rubric(e.Rubric, e.Criteria, e.Samples)!, e.Proof),
                 e.Seen,
-                [.. e.Answers.Select(a => (a.Words, a.Mark))]
+                [.. e.Answers.Select(a => (a.Words, a.Points ?? [a.Mark]))]
             )),
         ];
     }
@@ -27,7 +31,8 @@ public static class MarkedAnswers
     {
         public string Ask { get; set; } = "";
         public bool Seen { get; set; }
-        public List<string> Rubric { get; set; } = [];
+        public List<string>? Rubric { get; set; }
+        public List<CriterionEntry>? Criteria { get; set; }
         public List<string> Samples { get; set; } = [];
         public string? Proof { get; set; }
         public List<Answer> Answers { get; set; } = [];
@@ -36,6 +41,7 @@ public static class MarkedAnswers
     private sealed class Answer
     {
         public int Mark { get; set; }
+        public List<int>? Points { get; set; }
         public string Words { get; set; } = "";
     }
 }

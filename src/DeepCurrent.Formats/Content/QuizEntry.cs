@@ -39,6 +39,7 @@ internal sealed class QuizEntry
     public string Ask { get; set; } = "";
     public List<ChoiceEntry>? Choices { get; set; }
     public List<string>? Rubric { get; set; }
+    public List<CriterionEntry>? Criteria { get; set; }
     public List<string>? Samples { get; set; }
     public Dictionary<string, string>? Proof { get; set; }
 
@@ -53,7 +54,8 @@ internal sealed class QuizEntry
             Ask = q.Stem,
             Choices =
                 q.Choices.Count == 0 ? null : [.. q.Choices.Select(c => ChoiceEntry.Of(c, QuestionFormat.Of(q.Kind)))],
-            Rubric = q.Rubric?.Marks.ToList(),
+            Rubric = q.Rubric is { Criteria: [{ Name: "" } only] } ? [.. only.Marks] : null,
+            Criteria = CriterionEntry.Of(q.Rubric),
             Samples = q.Rubric?.Samples.ToList(),
             Proof = q.Proofs.Count == 0 ? null : new(q.Proofs),
         };
@@ -81,9 +83,27 @@ internal sealed class QuizEntry
             Evidence,
             Harder,
             After is { Count: > 0 } ? After : null,
-            Rubric is null ? null : new(Rubric, Samples ?? [])
+            CriterionEntry.Rubric(Rubric, Criteria, Samples)
         );
     }
+}
+
+/// <summary>One row of a rubric of several; a rubric of one row is written as a list of its marks.</summary>
+internal sealed class CriterionEntry
+{
+    public string Name { get; set; } = "";
+    public List<string> Marks { get; set; } = [];
+
+    public static List<CriterionEntry>? Of(Rubric? rubric) =>
+        rubric is null or { Criteria: [{ Name: "" }] }
+            ? null
+            : [.. rubric.Criteria.Select(c => new CriterionEntry { Name = c.Name, Marks = [.. c.Marks] })];
+
+    /// <returns>Null where neither is written.</returns>
+    public static Rubric? Rubric(List<string>? one, List<CriterionEntry>? rows, List<string>? samples) =>
+        one is not null ? Core.Questions.Rubric.OneRow(one, samples ?? [])
+        : rows is not null ? new([.. rows.Select(r => new Criterion(r.Name, r.Marks))], samples ?? [])
+        : null;
 }
 
 /// <summary>A choice as it is written: right or wrong with because; item in an order; left with goesWith in a

@@ -22,9 +22,14 @@ public sealed record GradebookLine(
     double? First,
     double? Best,
     double? Latest,
-    int Attempts,
-    double Minutes
-);
+    int Attempts
+)
+{
+    public required double Minutes { get; init; }
+
+    /// <summary>Points of a full score.</summary>
+    public required int Worth { get; init; }
+}
 
 /// <summary>A class's gradebook.</summary>
 public sealed record GradebookClass(string Name, IReadOnlyList<GradebookLine> Lines);
@@ -48,6 +53,8 @@ public static class Gradebook
         "Latest score, %",
         "Attempts",
         "Active minutes",
+        "Worth",
+        "Points, latest",
     ];
 
     /// <summary>One class as CSV, with the mark by which spreadsheets know UTF-8.</summary>
@@ -91,6 +98,8 @@ public static class Gradebook
                     Percent(l.Latest),
                     l.Attempts,
                     Math.Round(l.Minutes, 1),
+                    l.Worth,
+                    l.Latest is { } latest ? Math.Round(latest * l.Worth, 1) : null,
                 ]
         );
 

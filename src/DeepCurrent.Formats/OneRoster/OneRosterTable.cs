@@ -48,6 +48,23 @@ internal sealed class OneRosterTable(string file, params string[] columns)
         "classSourcedId,schoolSourcedId,userSourcedId,role,primary,beginDate,endDate"
     );
 
+    public static readonly OneRosterTable Categories = Of("categories", "title,weight");
+
+    public static readonly OneRosterTable LineItems = Of(
+        "lineItems",
+        "title,description,assignDate,dueDate,classSourcedId,categorySourcedId,gradingPeriodSourcedId,resultValueMin,"
+            + "resultValueMax,scoreScaleSourcedId,academicSessionSourcedId,schoolSourcedId"
+    );
+
+    public static readonly OneRosterTable Results = Of(
+        "results",
+        "lineItemSourcedId,studentSourcedId,scoreStatus,score,scoreDate,comment,scoreScaleSourcedId,textScore,"
+            + "classSourcedId,inProgress,incomplete,late,missing"
+    );
+
+    /// <summary>The columns, as the file's first line names them.</summary>
+    public IReadOnlyList<string> Columns => columns;
+
     // All but the manifest begin with the same three.
     private static OneRosterTable Of(string file, string rest) =>
         new(file, ["sourcedId", "status", "dateLastModified", .. rest.Split(',')]);

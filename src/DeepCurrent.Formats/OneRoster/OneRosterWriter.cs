@@ -54,18 +54,7 @@ public static class OneRosterWriter
     {
         using var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true);
         var writing = new Writing(school, state);
-        OneRosterTable.Manifest.Write(
-            zip,
-            new (string, object?)[][]
-            {
-                [("propertyName", "manifest.version"), ("value", "1.0")],
-                [("propertyName", "oneroster.version"), ("value", "1.2")],
-                [("propertyName", "source.systemName"), ("value", "Deep Current")],
-                [("propertyName", "source.systemCode"), ("value", CodeOf(school.Id))],
-            }
-                .Concat(Parts.Select(p => Named(p, "bulk")))
-                .Concat(Left.Select(p => Named(p, "absent")))
-        );
+        OneRosterTable.Manifest.Write(zip, ManifestOf(CodeOf(school.Id), Parts));
         OneRosterTable.Orgs.Write(
             zip,
             [
@@ -79,6 +68,18 @@ public static class OneRosterWriter
         OneRosterTable.Roles.Write(zip, writing.Roles());
         OneRosterTable.Enrolments.Write(zip, writing.Enrolments());
     }
+
+    /// <summary>The rows of a manifest: what the archive comes from, and which files it has.</summary>
+    internal static IEnumerable<(string, object?)[]> ManifestOf(string source, IReadOnlyCollection<string> parts) =>
+        new (string, object?)[][]
+        {
+            [("propertyName", "manifest.version"), ("value", "1.0")],
+            [("propertyName", "oneroster.version"), ("value", "1.2")],
+            [("propertyName", "source.systemName"), ("value", "Deep Current")],
+            [("propertyName", "source.systemCode"), ("value", source)],
+        }
+            .Concat(parts.Select(p => Named(p, "bulk")))
+            .Concat(Parts.Concat(Left).Except(parts).Order(StringComparer.Ordinal).Select(p => Named(p, "absent")));
 
     private static (string, object?)[] Named(string part, string how) =>
         [("propertyName", $"file.{part}"), ("value", how)];

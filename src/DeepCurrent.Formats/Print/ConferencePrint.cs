@@ -62,6 +62,9 @@ public sealed record PrintedConference
 
     public required PrintedAloud? Aloud { get; init; }
 
+    /// <summary>What the teacher wrote beforehand; empty where there is only room to write.</summary>
+    public required string Words { get; init; }
+
     public required IReadOnlyList<Message> AtHome { get; init; }
 }
 
@@ -267,6 +270,8 @@ public static class ConferencePrint
         {
             var end = paper.Height - 52;
             var lines = Title($"From {r.Teacher}", Left, y) + 6;
+            if (r.Words.Length > 0)
+                lines = Written(lines - 4, end) + LineStep / 2;
             for (; lines < end; lines += LineStep)
                 paper.Rule(Left, lines, Left + half, lines, Paper.Soft);
             var at = Title($"At home", Second, y);
@@ -279,6 +284,17 @@ public static class ConferencePrint
             paper.Text(Say($"What we agree today"), Second, at, Size, bold: true, most: half);
             for (at += LineStep; at < end; at += LineStep)
                 paper.Rule(Second, at, right, at, Paper.Soft);
+        }
+
+        /// <summary>What the teacher wrote, in letters as small as it takes to hold all of it.</summary>
+        private float Written(float y, float end)
+        {
+            var paragraphs = r.Words.Split('\n', StringSplitOptions.RemoveEmptyEntries);
+            var (size, leading) = r.Words.Length > 500 ? (8f, 10.5f) : (Size, Leading);
+            foreach (var said in paragraphs)
+                if (y < end)
+                    y = paper.Paragraph(said, Left, y, half, size, leading) + 3;
+            return y;
         }
 
         private void Foot()

@@ -150,7 +150,7 @@ public static class QtiWriter
             At("time-dependent", "false"),
             At(XNamespace.Xml + "lang", "en"),
             Response(format, asked),
-            Outcome("SCORE", "single", "float", q.Written ? Rubric.Most : 1, q.Written),
+            Outcome("SCORE", "single", "float", q.Written ? (q.Rubric ?? Rubric.Usual).Most : 1, q.Written),
             feedback
                 ? El(
                     "qti-outcome-declaration",

@@ -30,12 +30,15 @@ internal sealed class WritingFormat(QuestionKind kind, string name) : QuestionFo
                 "qti-rubric-block",
                 At("use", "scoring"),
                 At("view", "scorer"),
-                El(
-                    "qti-content-body",
-                    El("ol", r.Marks.Select(m => El("li", m))),
-                    El("ul", r.Samples.Select(s => El("li", s)))
-                )
+                El("qti-content-body", r.Criteria.SelectMany(Row), El("ul", r.Samples.Select(s => El("li", s))))
             );
+    }
+
+    private static IEnumerable<XElement> Row(Criterion c)
+    {
+        if (c.Name.Length > 0)
+            yield return El("p", c.Name);
+        yield return El("ol", c.Marks.Select(m => El("li", m)));
     }
 
     protected override bool Reads(QtiItem item) =>
@@ -53,11 +56,11 @@ internal sealed class WritingFormat(QuestionKind kind, string name) : QuestionFo
     public override Rubric Rubric(QtiItem item)
     {
         var blocks = item.Body.Descendants(Ns + "qti-rubric-block").ToList();
-        List<string> marks = [.. blocks.Descendants(Ns + "ol").Elements(Ns + "li").Select(Flow.Words)],
-            samples = [.. blocks.Descendants(Ns + "ul").Elements(Ns + "li").Select(Flow.Words)];
-        return marks.Count == Core.Questions.Rubric.Most + 1
-            ? new(marks, samples)
-            : new(
+        List<string> samples = [.. blocks.Descendants(Ns + "ul").Elements(Ns + "li").Select(Flow.Words)];
+        Rubric own = new([.. blocks.Descendants(Ns + "ol").Select(Row)], samples);
+        return own.Lacks is null
+            ? own
+            : Core.Questions.Rubric.OneRow(
                 [
                     "Says nothing about the text.",
                     "Says something about it.",
@@ -67,4 +70,12 @@ internal sealed class WritingFormat(QuestionKind kind, string name) : QuestionFo
                 samples
             );
     }
+
+    private static Criterion Row(XElement list) =>
+        new(
+            list.ElementsBeforeSelf().LastOrDefault() is { } before && before.Name == Ns + "p"
+                ? Flow.Words(before)
+                : "",
+            [.. list.Elements(Ns + "li").Select(Flow.Words)]
+        );
 }

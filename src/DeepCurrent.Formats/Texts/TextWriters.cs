@@ -64,16 +64,15 @@ public static class TextWriters
                 "application/zip",
                 Folder(text, lead is null ? pictures : [.. pictures, lead])
             ),
-            "qti" => new(
-                $"{text.Slug}-qti.zip",
-                "application/zip",
-                QtiWriter.Write(
-                    new(text.Title, [.. text.Versions.Select(v => new QtiVersion(v.Label, v.Pages))], text.Questions)
-                )
-            ),
+            "qti" => new($"{text.Slug}-qti.zip", "application/zip", Qti(text)),
             _ => throw new ArgumentException($"There is no format {format}.", nameof(format)),
         };
     }
+
+    private static byte[] Qti(TextFolder text) =>
+        QtiWriter.Write(
+            new(text.Title, [.. text.Versions.Select(v => new QtiVersion(v.Label, v.Pages))], text.Questions)
+        );
 
     private static string Plain(VersionFile v) =>
         string.Join(

@@ -333,7 +333,6 @@ public static class AdultEndpoints
     private static async Task<IResult> Sheets(PassesRequest request, Desk desk, AdultStore adults, HttpContext http)
     {
         var school = await desk.Lead();
-        var words = Catalogue.English;
         var letters = new List<Letter>();
         foreach (var id in (request.AdultIds ?? []).Distinct().Take(500))
         {
@@ -349,31 +348,34 @@ public static class AdultEndpoints
                 desk.Now,
                 until
             );
-            var address = PrintRoom.Address(http);
-            letters.Add(
-                new(
-                    school.Name,
-                    new(
-                        words.Say($"Your account at {school.Name}"),
-                        words.Letter(
-                            $"Hello {adult.Name},",
-                            $"Open {address}/welcome and type the code below, or point a camera at the square. Choose "
-                                + $"a password there.",
-                            $"Your user name is {adult.UserName}. {PasswordRules.Sentence}",
-                            $"The code works once, until {until}. Keep it private, and destroy this sheet after use."
-                        )
-                    ),
-                    token,
-                    $"{address}/welcome#{token}",
-                    words.Language
-                )
-            );
+            letters.Add(SheetOf(adult, school.Name, PrintRoom.Address(http), token, until));
         }
         if (letters.Count == 0)
             throw Refused.Field("adultIds", $"Choose someone to print a sheet for.");
         using var body = new MemoryStream();
         LetterPrint.Write(body, PaperSize.A4, letters);
         return Results.File(body.ToArray(), "application/pdf", "Invitations.pdf");
+    }
+
+    private static Letter SheetOf(Adult adult, string school, string address, string token, DateTimeOffset until)
+    {
+        var words = Catalogue.English;
+        return new(
+            school,
+            new(
+                words.Say($"Your account at {school}"),
+                words.Letter(
+                    $"Hello {adult.Name},",
+                    $"Open {address}/welcome and type the code below, or point a camera at the square. Choose "
+                        + $"a password there.",
+                    $"Your user name is {adult.UserName}. {PasswordRules.Sentence}",
+                    $"The code works once, until {until}. Keep it private, and destroy this sheet after use."
+                )
+            ),
+            token,
+            $"{address}/welcome#{token}",
+            words.Language
+        );
     }
 
     private static async Task<PassView> Look(

@@ -5,6 +5,7 @@ using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.AssignmentResults;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.SignIn;
@@ -22,15 +23,20 @@ public static class ResultEndpoints
         AssignmentStore assignments,
         ResultStore results,
         TextStore texts,
+        CorrectionStore corrections,
+        TypedResultStore typed,
         StepTexts suggested
     )
     {
         var (assignment, _) = await desk.Assignment(assignments, assignmentId, Deed.SeeClass);
         var work = await results.Of(assignment.TaskId, assignment.ClassId);
-        var asked = await Asked(assignment, assignments, texts);
+        var quizWas = await Asked(assignment, assignments, texts);
+        var stands = assignment.TextId is { } text ? await corrections.Of(assignment.ClassId, text) : [];
+        var asked = QuestionCorrection.Apply(quizWas, [.. stands.Select(s => s.Correction)]);
         var readers = await Readers(assignment, work, asked, texts);
         var quiz = new QuizResults([.. asked.Where(q => !q.OnTheWay)], readers);
         var onTheWay = new QuizResults([.. asked.Where(q => q.OnTheWay)], readers);
+        var elsewhere = await typed.Of(assignmentId, assignment.ClassId);
         var usual = await assignments.Strands(assignment.ClassId, desk.Now - Mastery.Span);
         return new(
             assignment,
@@ -38,18 +44,34 @@ public static class ResultEndpoints
             [.. quiz.ByQuestion.Select(ResultQuestionView.Of)],
             [.. onTheWay.ByQuestion.Select(ResultQuestionView.Of)],
             Rows(quiz, onTheWay),
-            [.. work.Tickets.Select(ResultReaderView.Of)],
+            [.. work.Tickets.Select(k => ResultReaderView.Of(k, elsewhere.GetValueOrDefault(k.Id)))],
             [
                 .. usual
                     .GroupBy(s => s.Strand)
                     .OrderBy(g => g.Key)
                     .Select(g => new UsualView(g.Key, g.Sum(s => s.Right), g.Sum(s => s.Asked))),
             ],
-            await suggested.For(assignment, WhatNext.After(quiz))
+            await suggested.For(assignment, WhatNext.After(quiz)),
+            [.. quizWas.Select(q => CorrectionView.Of(q, stands)).OfType<CorrectionView>()],
+            await Words(assignment, assignments, results),
+            TypedResult.For(assignment.Kind, quiz.Questions.Count > 0)
         );
     }
 
-    private static async Task<IReadOnlyList<Question>> Asked(
+    private static async Task<IReadOnlyList<WordResult>> Words(
+        AssignmentRow assignment,
+        AssignmentStore assignments,
+        ResultStore results
+    )
+    {
+        if (assignment.Kind is not TaskKind.Words)
+            return [];
+        var task = (await assignments.Tasks([assignment.Id]))[assignment.Id];
+        return WordResult.Of(task.Content?.Words ?? [], await results.Practised(assignment.TaskId, assignment.ClassId));
+    }
+
+    /// <summary>The questions an assignment asks, those on the way too.</summary>
+    internal static async Task<IReadOnlyList<Question>> Asked(
         AssignmentRow assignment,
         AssignmentStore assignments,
         TextStore texts

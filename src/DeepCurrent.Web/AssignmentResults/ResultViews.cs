@@ -4,13 +4,14 @@ using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.AssignmentResults;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Corrections;
 using DeepCurrent.Web.Texts;
 
 namespace DeepCurrent.Web.AssignmentResults;
 
 /// <param name="Written">Mark of a written answer; null where it waits, and where a rule decides.</param>
 /// <param name="ToMark">It waits for a person.</param>
-public sealed record CellView(AttemptMark Mark, int? Written, bool ToMark);
+public sealed record CellView(AttemptMark Mark, GivenMark? Written, bool ToMark);
 
 /// <summary>Someone who has the assignment.</summary>
 public sealed record ResultReaderView
@@ -41,7 +42,10 @@ public sealed record ResultReaderView
 
     public required int KeptWords { get; init; }
 
-    public static ResultReaderView Of(ResultTicket k) =>
+    /// <summary>What came from elsewhere; null where nothing did.</summary>
+    public required TypedResult? Typed { get; init; }
+
+    public static ResultReaderView Of(ResultTicket k, TypedResult? typed) =>
         new()
         {
             TicketId = k.Id,
@@ -56,6 +60,7 @@ public sealed record ResultReaderView
             HandedInAt = k.HandedInAt,
             Notes = k.Notes,
             KeptWords = k.KeptWords,
+            Typed = typed,
         };
 }
 
@@ -152,10 +157,31 @@ public sealed record ResultFigures(
     double? StandardError
 );
 
+/// <summary>What stands about a faulty question in a class.</summary>
+/// <param name="ChangeId">What is undone to take it back.</param>
+/// <param name="Stem">Of the question.</param>
+/// <param name="TakenOut">It is asked no more; else it has another key.</param>
+public sealed record CorrectionView(
+    ChangeId ChangeId,
+    QuestionId QuestionId,
+    string Stem,
+    bool TakenOut,
+    string By,
+    DateTimeOffset At
+)
+{
+    public static CorrectionView? Of(Question q, IEnumerable<StandingCorrection> stands) =>
+        stands.FirstOrDefault(s => s.Correction.QuestionId == q.Id) is { } s
+            ? new(s.ChangeId, q.Id, q.Stem, s.Correction.TakenOut, s.By, s.At)
+            : null;
+}
+
 /// <summary>What an assignment came to.</summary>
 /// <param name="Questions">Of the quiz; none where nothing is asked.</param>
 /// <param name="Rows">Those who handed in, most right first.</param>
 /// <param name="Readers">Everybody who has it.</param>
+/// <param name="Words">Of a word list, most missed first; none for other tasks.</param>
+/// <param name="TakesTyped">Results from elsewhere can be typed: nothing here scores it.</param>
 public sealed record ResultsView(
     AssignmentRow Assignment,
     ResultFigures Figures,
@@ -164,5 +190,8 @@ public sealed record ResultsView(
     IReadOnlyList<ResultRowView> Rows,
     IReadOnlyList<ResultReaderView> Readers,
     IReadOnlyList<UsualView> Usual,
-    IReadOnlyList<NextStepView> Next
+    IReadOnlyList<NextStepView> Next,
+    IReadOnlyList<CorrectionView> Corrections,
+    IReadOnlyList<WordResult> Words,
+    bool TakesTyped
 );

@@ -71,19 +71,7 @@ public static class AssignEndpoints
             changes,
             async (c, t) =>
             {
-                foreach (var (_, g) in given)
-                    if (!await AssignmentWriter.Add(c, t, g, today))
-                        throw Refused.Conflict("given", $"This has been assigned already.");
-                foreach (var room in given.GroupBy(g => g.Assignment.ClassId).Where(_ => request.Share == true))
-                    await StreamStore.Ask(
-                        c,
-                        t,
-                        [.. room.Select(g => g.Assignment.Id)],
-                        room.Key,
-                        wanted: true,
-                        desk.Who.Adult,
-                        desk.Now
-                    );
+                await Add(c, t, given, request.Share == true, desk, today);
                 return Summary(given, rooms.Sum(r => r.Chosen.Count));
             },
             ids
@@ -182,6 +170,50 @@ public static class AssignEndpoints
         return rooms;
     }
 
+    /// <summary>Adds what is given, and asks for it on the class stream where that is wanted.</summary>
+    private static async Task Add(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyList<Prepared> given,
+        bool share,
+        Desk desk,
+        DateOnly today
+    )
+    {
+        foreach (var (_, g) in given)
+            if (!await AssignmentWriter.Add(c, t, g, today))
+                throw Refused.Conflict("given", $"This has been assigned already.");
+        foreach (var room in given.GroupBy(g => g.Assignment.ClassId).Where(_ => share))
+            await StreamStore.Ask(
+                c,
+                t,
+                [.. room.Select(g => g.Assignment.Id)],
+                room.Key,
+                wanted: true,
+                desk.Who.Adult,
+                desk.Now
+            );
+    }
+
+    private static NewTask TaskOf(
+        TextId text,
+        IReadOnlyDictionary<ReaderId, VersionId>? versions,
+        AssignRequest request,
+        IReadOnlyDictionary<ReaderId, OwnWay> ways
+    ) =>
+        new(
+            TaskId.New(),
+            text,
+            request.Attempts,
+            request.OnTheWay ?? true,
+            request.Aloud ?? false,
+            versions,
+            KindOf(request),
+            null,
+            request.Questions,
+            ways
+        );
+
     /// <summary>What is given in one class: a text a piece, to those who have not had it.</summary>
     private static async Task<IReadOnlyList<Prepared>> Prepare(
         GivenIn at,
@@ -201,19 +233,7 @@ public static class AssignEndpoints
             var tickets = Giving.Tickets(fits[w.TextId], w.Versions, request.SkipGiven);
             if (tickets.Count == 0)
                 continue;
-            var task = new NewTask(
-                TaskId.New(),
-                w.TextId,
-                request.Attempts,
-                request.OnTheWay ?? true,
-                request.Aloud ?? false,
-                w.Versions,
-                KindOf(request),
-                null,
-                request.Questions,
-                ways
-            );
-            prepared.Add(new(titles[w.TextId], Made(w.Id, task, tickets)));
+            prepared.Add(new(titles[w.TextId], Made(w.Id, TaskOf(w.TextId, w.Versions, request, ways), tickets)));
         }
         foreach (var (id, kind, content) in at.Tasks)
         {
@@ -284,9 +304,13 @@ public static class AssignEndpoints
             request.Results ?? ResultsShown.AtOnce,
             request.MayChange ?? false,
             request.Talk ?? false,
-            request.HomeDirections ?? "",
-            request.HomeLanguage ?? ""
-        ).Tidy();
+            request.ReleasesOn
+        )
+        {
+            HomeDirections = request.HomeDirections ?? "",
+            HomeLanguage = request.HomeLanguage ?? "",
+            Worth = request.Worth ?? AssignmentTerms.UsualWorth,
+        }.Tidy();
 
     private static Message Summary(IReadOnlyList<Prepared> given, int chosen)
     {
@@ -348,7 +372,7 @@ public static class AssignEndpoints
         return
         [
             .. GivingNotes.Days(terms, today, (await schools.Year(room.Place.SchoolYearId)).Calendar),
-            .. GivingNotes.Incomplete(chosen, room.InOrder.Select(g => new NamedGroup(g.Name, g.ReaderIds))),
+            .. GivingNotes.Incomplete(chosen, room.Guided.Select(g => new NamedGroup(g.Name, g.ReaderIds))),
             .. GivingNotes.Planned(elsewhere.Select(d => (d.Title, room.Said(d.Readers)))),
             .. GivingNotes.LevelsSaid(titles, terms),
         ];

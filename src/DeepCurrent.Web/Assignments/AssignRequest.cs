@@ -31,17 +31,6 @@ public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
 /// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
 /// <param name="VisibleFrom">Today if it is not said.</param>
-/// <param name="Draft">Kept, and given later.</param>
-/// <param name="Kind">What readers do with the texts; they read and answer if it is not said.</param>
-/// <param name="Questions">Of the one text, those that are asked; all if it is not said.</param>
-/// <param name="Tasks">Without a text.</param>
-/// <param name="MayChange">Readers may change their version within reach.</param>
-/// <param name="InOrder">Each opens when the one before is handed in.</param>
-/// <param name="Share">Also in the class streams of those classes that have one.</param>
-/// <param name="HomeDirections">The same directions in the language of homes that speak another.</param>
-/// <param name="HomeLanguage">Its code.</param>
-/// <param name="Talk">Readers see one another's written answers when they have answered.</param>
-/// <param name="Ways">For some otherwise than for the rest; each reader once.</param>
 public sealed record AssignRequest(
     IReadOnlyList<ReaderId> ReaderIds,
     TextId? TextId,
@@ -54,25 +43,58 @@ public sealed record AssignRequest(
     bool? Aloud,
     IReadOnlyList<TextToGive>? Texts = null,
     DateOnly? VisibleFrom = null,
-    string? Heading = null,
-    string? Note = null,
-    bool? Draft = null,
-    DateOnly? ClosesOn = null,
-    Need? Need = null,
-    WorkPlace? Place = null,
-    IReadOnlyList<AlsoIn>? AlsoIn = null,
-    TaskKind? Kind = null,
-    IReadOnlyList<QuestionId>? Questions = null,
-    IReadOnlyList<TaskToGive>? Tasks = null,
-    ResultsShown? Results = null,
-    bool? MayChange = null,
-    bool? InOrder = null,
-    IReadOnlyList<WayFor>? Ways = null,
-    bool? Share = null,
-    bool? Talk = null,
-    string? HomeDirections = null,
-    string? HomeLanguage = null
-);
+    string? Heading = null
+)
+{
+    public string? Note { get; init; }
+
+    /// <summary>Kept, and given later.</summary>
+    public bool? Draft { get; init; }
+
+    public DateOnly? ClosesOn { get; init; }
+
+    public Need? Need { get; init; }
+
+    public WorkPlace? Place { get; init; }
+
+    public IReadOnlyList<AlsoIn>? AlsoIn { get; init; }
+
+    /// <summary>What readers do with the texts; they read and answer if it is not said.</summary>
+    public TaskKind? Kind { get; init; }
+
+    /// <summary>Of the one text, those that are asked; all if it is not said.</summary>
+    public IReadOnlyList<QuestionId>? Questions { get; init; }
+
+    /// <summary>Without a text.</summary>
+    public IReadOnlyList<TaskToGive>? Tasks { get; init; }
+
+    public ResultsShown? Results { get; init; }
+
+    /// <summary>Readers may change their version within reach.</summary>
+    public bool? MayChange { get; init; }
+
+    /// <summary>Each opens when the one before is handed in.</summary>
+    public bool? InOrder { get; init; }
+
+    /// <summary>For some otherwise than for the rest; each reader once.</summary>
+    public IReadOnlyList<WayFor>? Ways { get; init; }
+
+    /// <summary>Also in the class streams of those classes that have one.</summary>
+    public bool? Share { get; init; }
+
+    /// <summary>Readers see one another's written answers when they have answered.</summary>
+    public bool? Talk { get; init; }
+
+    /// <summary>The same directions in the language of homes that speak another.</summary>
+    public string? HomeDirections { get; init; }
+
+    /// <summary>Its code.</summary>
+    public string? HomeLanguage { get; init; }
+
+    public DateOnly? ReleasesOn { get; init; }
+
+    public int? Worth { get; init; }
+}
 
 /// <summary>Readers who do it otherwise than the rest.</summary>
 public sealed record WayFor(IReadOnlyList<ReaderId> ReaderIds, OwnWay Way);

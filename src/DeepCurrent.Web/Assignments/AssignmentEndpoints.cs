@@ -18,13 +18,13 @@ using DeepCurrent.Web.Tickets;
 namespace DeepCurrent.Web.Assignments;
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
-/// <param name="Mark">0 to 3, of a written answer.</param>
+/// <param name="Mark">Of a written answer; null where nobody has marked it.</param>
 public sealed record TryView(
     AnswerId Id,
     IReadOnlyList<int> Picks,
     string Words,
     bool? Correct,
-    int? Mark,
+    GivenMark? Mark,
     string Comment
 );
 
@@ -40,6 +40,7 @@ public sealed record TicketView(
     TaskKind Kind,
     TaskContent? Content,
     IReadOnlyList<RoundReply> Replies,
+    TextId? TextId,
     string Title,
     bool MayMark,
     IReadOnlyList<Texts.QuestionView> Questions,
@@ -107,7 +108,11 @@ public static class AssignmentEndpoints
         // Questions on the way are shown where they were answered; the quiz is shown whole.
         var ticket = await tickets.Find(ticketId, placed.Ticket.ReaderId);
         var asked = placed.TextId is { } textId ? await texts.Questions(textId) : [];
-        var questions = asked.Where(q => answers[q.Id].Any() || (!q.OnTheWay && (ticket?.Asks(q) ?? true))).ToList();
+        var now = ticket?.Asked(asked) ?? asked;
+        var questions = now.Concat(asked.ExceptBy(now.Select(q => q.Id), q => q.Id))
+            .Where(q => answers[q.Id].Any() || (!q.OnTheWay && now.Contains(q)))
+            .OrderBy(q => q.Position)
+            .ToList();
         var mayMark = desk.May(Deed.Mark, place);
         return new(
             placed.Ticket,
@@ -115,6 +120,7 @@ public static class AssignmentEndpoints
             placed.Kind,
             placed.Content,
             placed.Content is null ? [] : await replies.Of(ticketId),
+            placed.TextId,
             placed.Title,
             mayMark,
             [.. questions.Select(Texts.QuestionView.Of)],

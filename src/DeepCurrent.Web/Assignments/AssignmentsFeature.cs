@@ -17,6 +17,7 @@ public sealed class AssignmentsFeature : IFeature
             .AddScoped<Following>()
             .AddWork<Showing>()
             .AddWork<Closing>()
+            .AddWork<Releasing>()
             .AddUndo<UndoAssigned>()
             .AddUndo<UndoAssignedIn>()
             .AddUndo<UndoDraftsGiven>()

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Papers;
@@ -8,6 +9,7 @@ using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
+using Npgsql;
 
 namespace DeepCurrent.Web.Assignments;
 
@@ -31,6 +33,32 @@ public static class DraftEndpoints
         api.MapPost("/classes/{classId:guid}/drafts/give", Give);
         api.MapPost("/classes/{classId:guid}/drafts/copy", Copy);
         api.MapPost("/classes/{classId:guid}/drafts/discard", Discard);
+    }
+
+    /// <summary>Makes a draft something that is given.</summary>
+    private static async Task SetGiven(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        AssignmentRow row,
+        IReadOnlyList<NewTicket> tickets,
+        Desk desk,
+        DateOnly today
+    )
+    {
+        if (!await AssignmentWriter.SetDraft(c, t, row.Id, draft: false, desk.Now))
+            throw Given();
+        var terms = MendEndpoints.TermsOf(row);
+        await AssignmentWriter.AddTickets(
+            c,
+            t,
+            row.ClassId,
+            row.TaskId,
+            tickets,
+            terms,
+            today,
+            desk.Who.Adult,
+            desk.Now
+        );
     }
 
     private static async Task<DoneView> Give(
@@ -67,21 +95,7 @@ public static class DraftEndpoints
         var made = await changes.DoIn(classId, desk, ChangeKind.DraftsGiven, async (c, t) =>
         {
             foreach (var (row, tickets) in given)
-            {
-                if (!await AssignmentWriter.SetDraft(c, t, row.Id, draft: false, desk.Now))
-                    throw Given();
-                await AssignmentWriter.AddTickets(
-                    c,
-                    t,
-                    classId,
-                    row.TaskId,
-                    tickets,
-                    MendEndpoints.TermsOf(row),
-                    today,
-                    desk.Who.Adult,
-                    desk.Now
-                );
-            }
+                await SetGiven(c, t, row, tickets, desk, today);
             return new(
                 new Assigned([.. given.Select(g => g.Row.Id)]),
                 given.Count == 1
@@ -103,6 +117,19 @@ public static class DraftEndpoints
             return Giving.Tickets(readers);
         var theirs = readers.Select(r => r.Id).ToHashSet();
         return Giving.Tickets(fits[textId].Where(f => theirs.Contains(f.ReaderId)), task.Locked, skipGiven: true);
+    }
+
+    /// <summary>A draft some days later, and so much later what is single readers' own in it.</summary>
+    private static NewAssignment Moved(NewAssignment draft, int days, SchoolCalendar calendar)
+    {
+        var terms = draft.Terms.Moved(days, calendar);
+        var later =
+            (terms.DueOn ?? terms.VisibleFrom).DayNumber - (draft.Terms.DueOn ?? draft.Terms.VisibleFrom).DayNumber;
+        return draft with
+        {
+            Terms = terms,
+            Task = draft.Task with { Own = draft.Task.Own?.ToDictionary(x => x.Key, x => x.Value.Moved(later)) },
+        };
     }
 
     private static async Task<DoneView> Copy(
@@ -136,25 +163,12 @@ public static class DraftEndpoints
         var drafts = request
             .Copies.Select(copy =>
             {
-                var draft = DraftOf(
-                    rows[copy.AssignmentId],
-                    meant[copy.AssignmentId].Aims,
-                    tasks[copy.AssignmentId],
-                    desk
-                );
-                var terms = draft.Terms.Moved(request.Days, calendar);
-                var later =
-                    (terms.DueOn ?? terms.VisibleFrom).DayNumber
-                    - (draft.Terms.DueOn ?? draft.Terms.VisibleFrom).DayNumber;
-                return draft with
+                var (row, aims) = (rows[copy.AssignmentId], meant[copy.AssignmentId].Aims);
+                var draft = DraftOf(row, aims, tasks[copy.AssignmentId], desk);
+                return Moved(draft, request.Days, calendar) with
                 {
                     Id = copy.Id,
-                    Terms = terms,
                     Turn = turns.GetValueOrDefault(copy.Id),
-                    Task = draft.Task with
-                    {
-                        Own = draft.Task.Own?.ToDictionary(x => x.Key, x => x.Value.Moved(later)),
-                    },
                 };
             })
             .ToList();

@@ -25,14 +25,29 @@ public sealed record Follow(
 /// back. What a group had that is gone stays as it is, and so does what was due before.</summary>
 public sealed class Following(Desk desk, Giving giving, AssignmentStore assignments, WeekStore weeks)
 {
-    /// <summary>What would follow from groups that take the place of those there are.</summary>
-    public async Task<IReadOnlyList<Follow>> Plan(ClassId classId, IReadOnlyList<NewGroup> groups)
+    /// <summary>What would follow in a class from groups that take the place of those there are in one
+    /// grouping.</summary>
+    /// <param name="grouping">Null for guided reading.</param>
+    public async Task<IReadOnlyList<Follow>> Plan(
+        ClassId classId,
+        IReadOnlyList<NewGroup> groups,
+        GroupingId? grouping = null
+    )
     {
         var room = await giving.Class(classId, Deed.FormGroups);
         var rows = await assignments.GivenToGroups(classId, await desk.Today());
         var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
-        var byName = groups.ToDictionary(g => g.Name, g => g.ReaderIds);
-        var after = room.InOrder.Where(g => byName.ContainsKey(g.Name)).ToDictionary(g => g.Id, g => byName[g.Name]);
+        var after = room
+            .InOrder.Select(g =>
+                (
+                    g.Id,
+                    Readers: g.Grouping == grouping
+                        ? groups.FirstOrDefault(n => GoesOnAs(n, g))?.ReaderIds
+                        : g.ReaderIds
+                )
+            )
+            .Where(g => g.Readers is not null)
+            .ToDictionary(g => g.Id, g => g.Readers!);
         var roster = room.Roster.Select(r => r.Id).ToList();
         var moved = rows.Where(r => Stays(meant[r.Id].Aims, after))
             .Select(row => new Moved(
@@ -48,6 +63,9 @@ public sealed class Following(Desk desk, Giving giving, AssignmentStore assignme
             plan.Add(await Of(m, room, tasks[m.Row.Id]));
         return [.. plan.Where(f => f.Given.Count + f.Restored.Count + f.TakenBack.Count > 0)];
     }
+
+    private static bool GoesOnAs(NewGroup next, GroupRow now) =>
+        next.Id is { } id ? id == now.Id : next.Name == now.Name;
 
     private static bool Stays(IReadOnlyList<Aim> aims, Dictionary<GroupId, IReadOnlyList<ReaderId>> after) =>
         aims.All(a => a.GroupId is not { } group || after.ContainsKey(group));

@@ -16,6 +16,9 @@ namespace DeepCurrent.Web.Assignments;
 /// <summary>A class to give something in: who is in it and in which group, today.</summary>
 public sealed record GivingClass(ClassPlace Place, IReadOnlyList<RosterRow> Roster, IReadOnlyList<GroupRow> InOrder)
 {
+    /// <summary>The groups of guided reading: everybody is in at most one.</summary>
+    public IEnumerable<GroupRow> Guided => InOrder.Where(g => g.Grouping is null);
+
     public IReadOnlyDictionary<GroupId, IReadOnlyList<ReaderId>> Groups { get; } =
         InOrder.ToDictionary(g => g.Id, g => g.ReaderIds);
 
@@ -53,7 +56,7 @@ public sealed class Giving(
     public async Task<GivingClass> Class(ClassId classId, Deed deed)
     {
         var place = await desk.Class(classId, deed);
-        return new(place, await readers.Roster(classId, await desk.Moment()), await groups.Of(classId));
+        return new(place, await readers.Roster(classId, await desk.Moment()), await groups.Every(classId));
     }
 
     /// <summary>Those of the class who were chosen; a reader of another class is as unknown as one that does not

@@ -8,6 +8,7 @@ using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
+using Npgsql;
 
 namespace DeepCurrent.Web.Assignments;
 
@@ -24,10 +25,17 @@ public sealed record TermsRequest(
     WorkPlace Place = WorkPlace.Anywhere,
     ResultsShown Results = ResultsShown.AtOnce,
     bool MayChange = false,
-    bool Talk = false,
-    string? HomeDirections = null,
-    string? HomeLanguage = null
-);
+    bool Talk = false
+)
+{
+    public string? HomeDirections { get; init; }
+
+    public string? HomeLanguage { get; init; }
+
+    public DateOnly? ReleasesOn { get; init; }
+
+    public int? Worth { get; init; }
+}
 
 /// <summary>Steps a teacher takes with tickets that are out.</summary>
 public enum TicketDeed
@@ -42,7 +50,13 @@ public enum TicketDeed
 }
 
 /// <param name="Comment">To the readers, where a round begins.</param>
-public sealed record TicketsRequest(IReadOnlyList<TicketId> TicketIds, TicketDeed Deed, string? Comment);
+/// <param name="OnlyMissed">The round that begins asks what was never right, and nothing else.</param>
+public sealed record TicketsRequest(
+    IReadOnlyList<TicketId> TicketIds,
+    TicketDeed Deed,
+    string? Comment,
+    bool OnlyMissed = false
+);
 
 /// <param name="TaskId">Of the text that comes in, made by the page.</param>
 /// <param name="BegunToo">Also for those who have begun; what they did is kept.</param>
@@ -88,9 +102,13 @@ public static class MendEndpoints
             request.Results,
             request.MayChange,
             request.Talk,
-            request.HomeDirections ?? before.HomeDirections,
-            request.HomeLanguage ?? before.HomeLanguage
-        ).Tidy();
+            request.ReleasesOn
+        )
+        {
+            HomeDirections = request.HomeDirections ?? before.HomeDirections,
+            HomeLanguage = request.HomeLanguage ?? before.HomeLanguage,
+            Worth = request.Worth ?? before.Worth,
+        }.Tidy();
         new Faults().Of(after.Faults(today, before)).Refuse();
         if (after == before)
             return new(null, $"Nothing changed", 0, 0);
@@ -106,7 +124,13 @@ public static class MendEndpoints
         return new(made!.Id, made.Summary, row.Tickets, 0);
     }
 
-    private static async Task<DoneView> Tickets(ClassId classId, TicketsRequest request, Desk desk, ChangeStore changes)
+    private static async Task<DoneView> Tickets(
+        ClassId classId,
+        TicketsRequest request,
+        Desk desk,
+        ChangeStore changes,
+        MissedQuestions missed
+    )
     {
         await desk.Class(classId, Deed.Assign);
         var comment = request.Comment?.Trim() ?? "";
@@ -114,15 +138,22 @@ public static class MendEndpoints
             .If(request.TicketIds is not { Count: > 0 and <= MostTickets }, "ticketIds", $"Choose at least one reader.")
             .If(comment.Length > LongestComment, "comment", $"Use {LongestComment} letters or fewer.")
             .If(
-                request.Deed is TicketDeed.SendBack && comment.Length == 0,
+                request is { Deed: TicketDeed.SendBack, OnlyMissed: false } && comment.Length == 0,
                 "comment",
                 $"Say what the reader should do now."
+            )
+            .If(
+                request.OnlyMissed && request.Deed is not TicketDeed.SendBack,
+                "onlyMissed",
+                $"Only work that is sent back can ask missed questions again."
             )
             .Refuse();
         var act = new TicketAct(StepOf(request.Deed), desk.Who.Adult, desk.Now, await desk.Today(), comment);
         var done = 0;
         var made = await changes.DoIn(classId, desk, ChangeKind.Tickets, async (c, t) =>
         {
+            if (request.OnlyMissed)
+                act = act with { Only = await missed.Of(c, t, request.TicketIds, classId) };
             var moved = await TicketMover.Move(c, t, [.. request.TicketIds], classId, act);
             done = moved.Count;
             if (act.Step is TicketStep.TakenBack or TicketStep.Restored)
@@ -130,7 +161,12 @@ public static class MendEndpoints
             return done == 0 ? null : new(new TicketsMoved(act.Step, moved), Said(request.Deed, done));
         });
         return made is null
-            ? throw Refused.Conflict("state", $"Where these readers are, this cannot be done. Nothing changed.")
+            ? throw Refused.Conflict(
+                "state",
+                request.OnlyMissed
+                    ? (Message)$"No one has missed a question that can be tried again. Nothing changed."
+                    : $"Where these readers are, this cannot be done. Nothing changed."
+            )
             : new(made.Id, made.Summary, done, request.TicketIds.Distinct().Count() - done);
     }
 
@@ -156,6 +192,29 @@ public static class MendEndpoints
             _ => throw new ArgumentOutOfRangeException(nameof(deed), deed, "There is no such deed."),
         };
 
+    private static NewTask WithText(NewTask task, SwapRequest request) =>
+        task with
+        {
+            Id = request.TaskId,
+            TextId = request.TextId,
+            Locked = null,
+            Questions = null,
+        };
+
+    private static bool Swaps(TicketState state, bool begunToo) =>
+        state is TicketState.Planned or TicketState.Waiting
+        || (begunToo && state is TicketState.UnderWay or TicketState.SentBack);
+
+    private static Task AddTickets(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        AssignmentRow row,
+        TaskId task,
+        IReadOnlyList<NewTicket> tickets,
+        Desk desk,
+        DateOnly today
+    ) => AssignmentWriter.AddTickets(c, t, row.ClassId, task, tickets, TermsOf(row), today, desk.Who.Adult, desk.Now);
+
     private static async Task<DoneView> Swap(
         AssignmentId assignmentId,
         SwapRequest request,
@@ -168,17 +227,12 @@ public static class MendEndpoints
     {
         var row = await Mine(assignmentId, desk, assignments);
         var room = await giving.Class(row.ClassId, Deed.Assign);
-        if (row.TextId is null)
-            throw Refused.Field("textId", $"There is no text in this to swap.");
-        if (row.TextId == request.TextId)
-            throw Refused.Field("textId", $"This is the text they have. Choose another.");
+        new Faults()
+            .If(row.TextId is null, "textId", $"There is no text in this to swap.")
+            .If(row.TextId == request.TextId, "textId", $"This is the text they have. Choose another.")
+            .Refuse();
         var title = (await giving.Titles([request.TextId], row.Kind))[request.TextId];
-        var open = (await assignments.Tickets(assignmentId))
-            .Where(k =>
-                k.State is TicketState.Planned or TicketState.Waiting
-                || (request.BegunToo && k.State is TicketState.UnderWay or TicketState.SentBack)
-            )
-            .ToList();
+        var open = (await assignments.Tickets(assignmentId)).Where(k => Swaps(k.State, request.BegunToo)).ToList();
         var who = open.Select(k => k.ReaderId).ToHashSet();
         var readers = row.Draft
             ? room.Meant((await weeks.MeantBy([assignmentId]))[assignmentId].Aims)
@@ -186,13 +240,7 @@ public static class MendEndpoints
         if (readers.Count == 0)
             throw Refused.Field("textId", $"Everyone has begun or handed this in. Nothing was swapped.");
         var today = await desk.Today();
-        var task = (await assignments.Tasks([assignmentId]))[assignmentId] with
-        {
-            Id = request.TaskId,
-            TextId = request.TextId,
-            Locked = null,
-            Questions = null,
-        };
+        var task = WithText((await assignments.Tasks([assignmentId]))[assignmentId], request);
         var fits = await giving.Fits([request.TextId], readers);
         var made = await changes.DoIn(row.ClassId, desk, ChangeKind.TextSwapped, async (c, t) =>
         {
@@ -204,23 +252,10 @@ public static class MendEndpoints
                 new(TicketStep.TakenBack, desk.Who.Adult, desk.Now, today)
             );
             await AssignmentWriter.AddTask(c, t, assignmentId, task);
+            // Who had handed it in by then keeps what they have, and that alone.
+            var those = fits[request.TextId].Where(f => moved.Any(m => m.ReaderId == f.ReaderId));
             if (!row.Draft)
-                await AssignmentWriter.AddTickets(
-                    c,
-                    t,
-                    row.ClassId,
-                    task.Id,
-                    // Who had handed it in by then keeps what they have, and that alone.
-                    Giving.Tickets(
-                        fits[request.TextId].Where(f => moved.Any(m => m.ReaderId == f.ReaderId)),
-                        null,
-                        false
-                    ),
-                    TermsOf(row),
-                    today,
-                    desk.Who.Adult,
-                    desk.Now
-                );
+                await AddTickets(c, t, row, task.Id, Giving.Tickets(those, null, false), desk, today);
             return new(
                 new Swapped(assignmentId, task.Id, moved),
                 $"Swapped “{row.Title}” for “{title}” for {Counted.Readers(readers.Count)}"
@@ -242,9 +277,13 @@ public static class MendEndpoints
             row.Results,
             row.MayChange,
             row.Talk,
-            row.HomeDirections,
-            row.HomeLanguage
-        );
+            row.ReleasesOn
+        )
+        {
+            HomeDirections = row.HomeDirections,
+            HomeLanguage = row.HomeLanguage,
+            Worth = row.Worth,
+        };
 
     /// <summary>An assignment that the asker may change; what readers chose themselves is nobody's to change.</summary>
     private static async Task<AssignmentRow> Mine(AssignmentId id, Desk desk, AssignmentStore assignments)

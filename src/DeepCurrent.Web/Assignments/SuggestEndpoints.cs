@@ -70,7 +70,7 @@ public static class SuggestEndpoints
         var depths = room.Roster.ToDictionary(r => r.Id, r => r.Depth);
         var had = await assignments.HadBy([.. depths.Keys]);
         var groups = room
-            .InOrder.Select(g => (Group: g, Readers: g.ReaderIds.Where(depths.ContainsKey).ToList()))
+            .Guided.Select(g => (Group: g, Readers: g.ReaderIds.Where(depths.ContainsKey).ToList()))
             .Where(g => g.Readers.Count > 0)
             .ToList();
         var found = GroupTexts.For(

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.WordLists;
 using DeepCurrent.Web.Hosting;
@@ -14,6 +15,7 @@ namespace DeepCurrent.Web.Assignments;
 /// <param name="AtOnce">Words that are practised at once.</param>
 /// <param name="By">By what they are asked.</param>
 /// <param name="Together">Several readers may hand in one written answer.</param>
+/// <param name="Rubric">What a written answer is marked by; null for the usual marks.</param>
 public sealed record TaskToGive(
     AssignmentId Id,
     TaskKind Kind,
@@ -24,7 +26,8 @@ public sealed record TaskToGive(
     IReadOnlyList<int>? Words = null,
     int? AtOnce = null,
     WordPractice By = WordPractice.Meaning,
-    bool? Together = null
+    bool? Together = null,
+    Rubric? Rubric = null
 );
 
 /// <summary>What tasks without a text are about, as it is kept when they are given.</summary>
@@ -41,21 +44,29 @@ public sealed class TasksToGive(Desk desk, WordListStore lists)
         {
             if (task.Kind.OfText())
                 throw Refused.Field("kind", $"Choose a text for this.");
-            var words = task.Kind is TaskKind.Words ? await WordsOf(task) : null;
-            var content = new TaskContent(
-                task.Title ?? "",
-                task.Kind is TaskKind.Written ? task.Prompt ?? "" : "",
-                task.Kind is TaskKind.Link ? task.Url ?? "" : "",
-                words,
-                task.AtOnce ?? WordListRules.AtOnce,
-                task.Kind is TaskKind.Words ? task.WordListId : null,
-                task.By,
-                task.Kind is TaskKind.Written && task.Together is true
-            ).Tidy();
+            var content = (await Content(task)).Tidy();
             new Faults().Of(content.Faults(task.Kind)).Refuse();
             contents.Add(content);
         }
         return contents;
+    }
+
+    /// <summary>What of it belongs to its kind.</summary>
+    private async Task<TaskContent> Content(TaskToGive task)
+    {
+        var content = new TaskContent(task.Title ?? "", AtOnce: task.AtOnce ?? WordListRules.AtOnce, By: task.By);
+        return task.Kind switch
+        {
+            TaskKind.Words => content with { Words = await WordsOf(task), List = task.WordListId },
+            TaskKind.Link => content with { Url = task.Url ?? "" },
+            TaskKind.Written => content with
+            {
+                Prompt = task.Prompt ?? "",
+                Together = task.Together is true,
+                Rubric = task.Rubric,
+            },
+            _ => content,
+        };
     }
 
     private async Task<IReadOnlyList<ListedWord>> WordsOf(TaskToGive task)

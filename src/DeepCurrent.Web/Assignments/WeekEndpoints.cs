@@ -31,7 +31,7 @@ public sealed record WeekPlate(
     FitCount Fit
 );
 
-public sealed record WeekGroup(GroupId Id, string Name, IReadOnlyList<ReaderId> ReaderIds);
+public sealed record WeekGroup(GroupId Id, string Name, IReadOnlyList<ReaderId> ReaderIds, GroupingId? Grouping);
 
 /// <summary>A class's school days with what is given and what is prepared.</summary>
 public sealed record WeekView(
@@ -140,7 +140,7 @@ public static class WeekEndpoints
             .Where(day => day.DayOfWeek is not (DayOfWeek.Saturday or DayOfWeek.Sunday));
 
     private static IReadOnlyList<WeekGroup> GroupsOf(GivingClass room) =>
-        [.. room.InOrder.Select(g => new WeekGroup(g.Id, g.Name, g.ReaderIds))];
+        [.. room.InOrder.Select(g => new WeekGroup(g.Id, g.Name, g.ReaderIds, g.Grouping))];
 
     private static async Task<IReadOnlyList<WeekPlate>> Plates(
         GivingClass room,

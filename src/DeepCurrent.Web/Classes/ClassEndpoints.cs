@@ -1,15 +1,13 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
-using DeepCurrent.Core.Goals;
-using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
-using DeepCurrent.Core.Signals;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.Signals;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Classes;
@@ -69,14 +67,6 @@ public sealed record RosterView
     public required IReadOnlyList<SignalView> Signals { get; init; }
 }
 
-public sealed record SignalView(
-    SignalKind Kind,
-    ReaderId ReaderId,
-    Strand? Strand,
-    string? Title,
-    IReadOnlyList<double> Figures
-);
-
 public sealed record ClassView
 {
     public required ClassId Id { get; init; }
@@ -96,7 +86,14 @@ public sealed record ClassView
 
     public required IReadOnlyList<TextInUse> Texts { get; init; }
 
+    /// <summary>Of guided reading.</summary>
     public required IReadOnlyList<GroupRow> Groups { get; init; }
+
+    /// <summary>Of other groupings; a reader may be in several.</summary>
+    public required IReadOnlyList<GroupRow> OtherGroups { get; init; }
+
+    /// <summary>Signals about the class as a whole; each reader has their own.</summary>
+    public required IReadOnlyList<SignalView> Signals { get; init; }
 
     public required IReadOnlyList<LevelRowView> LevelChart { get; init; }
 
@@ -134,30 +131,22 @@ public static class ClassEndpoints
         SchoolStore schools,
         ReaderStore readers,
         AssignmentStore assignments,
-        GroupStore groups
+        GroupStore groups,
+        SignalBook book
     )
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var since = desk.Now.AddDays(-SixWeeks);
         var roster = readers.Roster(classId, await desk.Moment());
         var texts = assignments.InUse(classId, since);
-        var groupRows = groups.Of(classId);
-        var readings = assignments.Readings(classId, since);
-        var strands = assignments.Strands(classId, since);
+        var groupRows = groups.Every(classId);
         var school = await desk.School();
+        var signals = SignalView.Open(await book.Of(classId, school, place.SchoolYearId, await desk.Moment()));
         var year = await schools.Year(place.SchoolYearId);
         var today = await desk.Today();
         var may = desk.May(Deed.ChangeRoster, place);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        var work = new SignalFacts(
-            (await readings).ToLookup(r => r.ReaderId),
-            (await strands).ToLookup(s => s.ReaderId),
-            year.Calendar,
-            today,
-            desk.Now,
-            school.Chart,
-            await desk.Clock()
-        );
+        var ofReaders = signals.Where(x => x.ReaderId is not null).ToLookup(x => x.ReaderId!.Value);
         var called = CalledNames.Of((await roster).Select(r => (r.Id, r.GivenName, r.FamilyName)));
         return new()
         {
@@ -167,9 +156,11 @@ public static class ClassEndpoints
             Grade = place.Grade,
             Today = today,
             Term = TermOf(year, today),
-            Readers = [.. (await roster).Select(r => Row(r, called[r.Id], cuts, work))],
+            Readers = [.. (await roster).Select(r => Row(r, called[r.Id], cuts, [.. ofReaders[r.Id]]))],
             Texts = await texts,
-            Groups = await groupRows,
+            Groups = [.. (await groupRows).Where(g => g.Grouping is null)],
+            OtherGroups = [.. (await groupRows).Where(g => g.Grouping is not null)],
+            Signals = [.. signals.Where(x => x.ReaderId is null)],
             LevelChart = LevelRows(school.Chart),
             OwnColumns = school.Chart.OwnColumns,
             Part = place.Part,
@@ -180,7 +171,7 @@ public static class ClassEndpoints
         };
     }
 
-    private static RosterView Row(RosterRow r, string called, ZoneCuts cuts, SignalFacts work)
+    private static RosterView Row(RosterRow r, string called, ZoneCuts cuts, IReadOnlyList<SignalView> signals)
     {
         var reach = Forecast.Reach(r.Depth, cuts);
         return new()
@@ -202,7 +193,7 @@ public static class ClassEndpoints
             LastRead = r.LastRead,
             Readings = r.Readings,
             LevelSet = r.LevelSet,
-            Signals = work.For(r),
+            Signals = signals,
         };
     }
 
@@ -222,32 +213,4 @@ public static class ClassEndpoints
 
     internal static IReadOnlyList<LevelRowView> LevelRows(LevelChart chart) =>
         [.. chart.Rows.Select(r => new LevelRowView(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth, r.Own))];
-
-    /// <summary>What the signal rules need, looked up per reader.</summary>
-    private sealed record SignalFacts(
-        ILookup<ReaderId, ClassReading> Readings,
-        ILookup<ReaderId, StrandCount> Strands,
-        SchoolCalendar Calendar,
-        DateOnly Today,
-        DateTimeOffset Now,
-        LevelChart Chart,
-        SchoolClock Days
-    )
-    {
-        public IReadOnlyList<SignalView> For(RosterRow r)
-        {
-            var readings = Readings[r.Id]
-                .Select(x => new FinishedReading(x.Title, x.At, x.Score.Value, x.Forecast.Value, x.Seconds, x.Words))
-                .ToList();
-            var strands = Strands[r.Id].ToDictionary(s => s.Strand, s => (s.Right, s.Asked));
-            // Who has never read is quiet since they came.
-            var quiet = Calendar.SchoolDays(r.LastRead is { } last ? Days.DayOf(last).AddDays(1) : r.Since, Today);
-            return
-            [
-                .. SignalRules
-                    .For(readings, strands, GoalRules.SilentRate(r.Depth, Chart), quiet, Now)
-                    .Select(s => new SignalView(s.Kind, r.Id, s.Strand, s.Title, s.Figures)),
-            ];
-        }
-    }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
@@ -34,6 +35,9 @@ public sealed record AssistantsPrintRequest(bool Allowed);
 
 public sealed record PoolRequest(PoolShown Pool);
 
+/// <param name="Outside">Which reading elsewhere counts for word goals.</param>
+public sealed record OutsideRequest(OutsideCounts Outside);
+
 public sealed record ClassAdultRequest(AdultId AdultId, [property: JsonRequired] Part Role);
 
 public sealed record ColleagueView(AdultId Id, string Name);
@@ -59,6 +63,13 @@ public static class ClassSettings
         api.MapPost("/classes/{classId:guid}/copy", Copy);
         api.MapPut("/classes/{classId:guid}/adults", PutAdult);
         api.MapDelete("/classes/{classId:guid}/adults/{adultId:guid}", RemoveAdult);
+        api.MapGet("/colleagues", Colleagues);
+        MapChoices(api);
+    }
+
+    /// <summary>What a class's teachers choose for it.</summary>
+    private static void MapChoices(RouteGroupBuilder api)
+    {
         api.MapPut(
             "/classes/{classId:guid}/assistants-print",
             async (ClassId classId, AssistantsPrintRequest request, Desk desk, SchoolStore schools) =>
@@ -75,7 +86,14 @@ public static class ClassSettings
                 await schools.ShowPool(classId, request.Pool);
             }
         );
-        api.MapGet("/colleagues", Colleagues);
+        api.MapPut(
+            "/classes/{classId:guid}/outside",
+            async (ClassId classId, OutsideRequest request, Desk desk, SchoolStore schools) =>
+            {
+                await desk.Class(classId, Deed.ChangeRoster);
+                await schools.CountOutside(classId, request.Outside);
+            }
+        );
     }
 
     private static async Task<MadeClass> Make(
@@ -186,6 +204,7 @@ public static class ClassSettings
             Grade = c.Grade,
         };
         var today = await desk.Today();
+        var readers = request.WithReaders ? (await members.Of(classId)).Where(m => m.Until is null) : [];
         var steps = ChangeSet.Nothing with
         {
             Classes = [new(null, made)],
@@ -196,17 +215,13 @@ public static class ClassSettings
                     new Teaching(TeachingId.New(), made.Id, t.AdultId, t.Role)
                 )),
             ],
-            Enrolments = request.WithReaders
-                ?
-                [
-                    .. (await members.Of(classId))
-                        .Where(m => m.Until is null)
-                        .Select(m => new Step<Enrolment>(
-                            null,
-                            new Enrolment(EnrolmentId.New(), null, made.Id, m.Id, today, null)
-                        )),
-                ]
-                : [],
+            Enrolments =
+            [
+                .. readers.Select(m => new Step<Enrolment>(
+                    null,
+                    new Enrolment(EnrolmentId.New(), null, made.Id, m.Id, today, null)
+                )),
+            ],
         };
         return new(made.Id, await roster.Apply(steps, null, $"Duplicated {c.Name} as {name}"));
     }

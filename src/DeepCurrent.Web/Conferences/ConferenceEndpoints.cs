@@ -1,28 +1,55 @@
 using DeepCurrent.Core.Access;
-using DeepCurrent.Core.Conferences;
-using DeepCurrent.Core.Depth;
-using DeepCurrent.Core.Goals;
-using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Roster;
-using DeepCurrent.Core.Schools;
-using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Conferences;
-using DeepCurrent.Data.Looks;
-using DeepCurrent.Data.OralReading;
-using DeepCurrent.Data.Reports;
-using DeepCurrent.Data.Schools;
 using DeepCurrent.Formats.Print;
-using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Conferences;
 
+/// <summary>What a teacher writes for the conference page.</summary>
+/// <param name="Words">Nothing takes away what was written.</param>
+public sealed record WordsRequest(string? Words);
+
 /// <summary>Pages for conferences with families.</summary>
 public static class ConferenceEndpoints
 {
-    public static void Map(RouteGroupBuilder api) =>
+    private const int LongestWords = 1200;
+
+    public static void Map(RouteGroupBuilder api)
+    {
         api.MapGet("/classes/{classId:guid}/conference.pdf", Print).Produces<byte[]>(contentType: "application/pdf");
+        api.MapGet("/classes/{classId:guid}/conference", Words);
+        api.MapPut("/classes/{classId:guid}/conference/{readerId:guid}", Write);
+    }
+
+    private static async Task<IReadOnlyList<ConferenceWords>> Words(
+        ClassId classId,
+        Desk desk,
+        ConferenceStore conferences
+    )
+    {
+        await desk.Class(classId, Deed.SeeGuardians);
+        return await conferences.Words(classId);
+    }
+
+    private static async Task<IResult> Write(
+        ClassId classId,
+        ReaderId readerId,
+        WordsRequest request,
+        Desk desk,
+        ConferenceStore conferences
+    )
+    {
+        await desk.Class(classId, Deed.SeeGuardians);
+        await desk.Reader(readerId, Deed.SeeGuardians);
+        if (!(await conferences.Readers(classId, await desk.Today())).Any(r => r.Id == readerId))
+            throw Refused.NotFound();
+        var words = request.Words?.Trim() ?? "";
+        new Faults().If(words.Length > LongestWords, "words", $"Use {LongestWords} letters or fewer.").Refuse();
+        await conferences.Write(classId, readerId, words, desk.Who.Adult, desk.Now);
+        return Results.NoContent();
+    }
 
     /// <param name="readers">Ids of some readers, with commas between; all of the class where it is left out.</param>
     /// <param name="language">A language's code; each reader's home language where it is left out.</param>
@@ -47,172 +74,5 @@ public static class ConferenceEndpoints
         using var body = new MemoryStream();
         ConferencePrint.Write(body, size, pages);
         return Results.File(body.ToArray(), "application/pdf", $"{place.Name} conferences.pdf");
-    }
-}
-
-/// <summary>Puts together what a conference page shows, in plain words.</summary>
-public sealed class ConferenceRoom(
-    Desk desk,
-    SchoolStore schools,
-    ConferenceStore conferences,
-    AssignmentStore assignments,
-    RunningRecordStore records,
-    LogStore log,
-    GoalBook goals,
-    LookStore looks
-)
-{
-    private const int MostReadings = 5,
-        MostMiscues = 3,
-        MostAtHome = 3;
-
-    /// <summary>Fathoms between a reader's level and what stands at the end of the line from easy to hard.</summary>
-    private const double LineReaches = 15;
-
-    public async Task<IReadOnlyList<PrintedConference>> Pages(
-        ClassPlace place,
-        IReadOnlySet<ReaderId>? wanted,
-        string? language
-    )
-    {
-        var school = await desk.School();
-        var clock = await desk.Clock();
-        var today = await desk.Today();
-        var year = await schools.Year(place.SchoolYearId);
-        var since = today.AddDays(-83) is var back && back > year.FirstDay ? back : year.FirstDay;
-        var all = (await conferences.Readers(place.Id, today)).Where(r => wanted?.Contains(r.Id) != false).ToList();
-        var strands = (await assignments.Strands(place.Id, clock.Begin(since))).ToLookup(s => s.ReaderId);
-        var trails = (await conferences.Trails([.. all.Select(r => r.Id)], year.FirstDay)).ToLookup(t => t.ReaderId);
-        var read = (
-            await log.Of(
-                new([.. all.Select(r => r.Id)], clock.Begin(since), clock.End(today), since, today, clock, null)
-            )
-        ).ToLookup(l => l.ReaderId);
-        var aloud = await records.Latest([.. all.Select(r => r.Id)], clock.Begin(since));
-        var teacher = await conferences.NameOf(desk.Who.Adult);
-        var pages = new List<PrintedConference>();
-        foreach (var reader in all)
-        {
-            await looks.Add(school.Id, desk.Who.Adult, desk.Now, LookKind.RecordExported, reader.Id, Message.Nothing);
-            var spoken = language is null ? Languages.Of(reader.HomeLanguage) : Languages.Of(language);
-            var parted = PlainWords.Parted(strands[reader.Id].Select(s => new MasteryOf(s.Strand, s.Right, s.Asked)));
-            pages.Add(
-                new()
-                {
-                    Language = spoken,
-                    School = school.Name,
-                    Class = place.Name,
-                    Teacher = teacher,
-                    Day = today,
-                    GivenName = reader.GivenName,
-                    FamilyName = reader.FamilyName,
-                    Level =
-                    [
-                        PlainWords.Level(school, reader.GivenName, reader.Depth),
-                        PlainWords.Trend(reader.GivenName, reader.SixWeeks),
-                    ],
-                    Trail =
-                    [
-                        .. trails[reader.Id].Select(t => new TrailDay(t.Day, t.Mean.Value, t.Low.Value, t.High.Value)),
-                    ],
-                    Bands = Bands(school, spoken),
-                    Well = [.. parted.Well.Select(Counted)],
-                    Next = [.. parted.Next.Select(Counted)],
-                    Since = since,
-                    GoalsUntil = year.TermOn(today)?.LastDay,
-                    Goals = [.. (await goals.OfReader(reader.Id, school)).Select(Goal)],
-                    Readings = [.. Full(read[reader.Id]).Take(MostReadings).Select(l => Reading(l, reader.Depth))],
-                    Others = Others(read[reader.Id], reader.GivenName),
-                    Aloud = aloud.TryGetValue(reader.Id, out var record) ? Aloud(record, clock) : null,
-                    AtHome =
-                    [
-                        $"Read together for ten minutes a day, in any book {reader.GivenName} likes.",
-                        .. parted.Next.Take(MostAtHome - 1).Select(s => PlainWords.AtHome(s.Strand)),
-                    ],
-                }
-            );
-        }
-        return pages;
-    }
-
-    private static IReadOnlyList<GradeBand> Bands(School school, Language language)
-    {
-        var rows = school.Chart.Rows;
-        return
-        [
-            .. rows.Select(
-                (row, i) =>
-                    new GradeBand(
-                        Catalogue.Of(language).Say(school.LevelName(row.Depth)),
-                        i == 0 ? Fathoms.Shallowest : rows[i - 1].Depth.Value,
-                        row.Depth.Value
-                    )
-            ),
-        ];
-    }
-
-    private static CountOf Counted(MasteryOf s) => new(PlainWords.Strand(s.Strand), s.Right, s.Asked);
-
-    private static PrintedGoal Goal(GoalStandingView g) =>
-        g.Kind switch
-        {
-            GoalKind.Words => new(
-                $"Words read and understood",
-                g.Done / Math.Max(1, g.Target),
-                $"{(long)Math.Round(g.Done)} of {(long)Math.Round(g.Target)} words so far."
-            ),
-            _ => new(
-                $"Right on the first try",
-                g.Done / 100,
-                $"{(long)Math.Round(g.Done)}% so far. The goal is {(long)Math.Round(g.Target)}%."
-            ),
-        };
-
-    private static IEnumerable<LogRow> Full(IEnumerable<LogRow> rows) => rows.Where(l => l.Full);
-
-    private static PrintedReading Reading(LogRow l, Fathoms level) =>
-        new(
-            l.Title,
-            0.5 + ((l.Depth ?? level) - level) / (2 * LineReaches),
-            Math.Max(1, (int)Math.Round(l.Seconds / 60))
-        );
-
-    private static Message Others(IEnumerable<LogRow> rows, string name)
-    {
-        var list = rows.ToList();
-        var full = Full(list).ToList();
-        var elsewhere = list.Where(l => l.OwnReadingId is not null).ToList();
-        var more = full.Count - Math.Min(full.Count, MostReadings);
-        var minutes = (long)Math.Round(full.Sum(l => l.Seconds) / 60);
-        if (full.Count + elsewhere.Count == 0)
-            return $"No text read in full in these weeks.";
-        var own = (long)(elsewhere.Sum(l => l.Seconds) / 60);
-        return elsewhere.Count > 0
-            ? $"{more:count} more texts; {minutes} minutes in all. In books of {name}’s own: {own} minutes."
-            : (Message)$"{more:count} more texts; {minutes} minutes in all.";
-    }
-
-    /// <summary>The latest reading aloud that is finished, with the first few words read otherwise.</summary>
-    private static PrintedAloud Aloud(RunningRecord record, SchoolClock clock)
-    {
-        var passage = SpokenForms.Of(record.Body);
-        var (marks, last) = (record.Sheet.Marks, record.Sheet.LastWord);
-        var figures = RecordSheet.Figures(marks, passage, last, record.Sheet.Seconds, record.Sheet.Pauses);
-        var right = (long)(figures.Words - figures.Errors);
-        var rate = (long)Math.Round(figures.WordsCorrectPerMinute);
-        return new(
-            record.Title,
-            clock.DayOf(record.ReadAt),
-            rate > 0
-                ? $"{right} of {figures.Words:count} words right, {rate} right a minute."
-                : (Message)$"{right} of {figures.Words:count} words right.",
-            [
-                .. RecordSheet
-                    .Whole(marks, RecordSheet.Read(passage, last))
-                    .Select(PlainWords.Miscue)
-                    .OfType<Message>()
-                    .Take(MostMiscues),
-            ]
-        );
     }
 }

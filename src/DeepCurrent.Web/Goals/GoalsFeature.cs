@@ -7,7 +7,16 @@ namespace DeepCurrent.Web.Goals;
 public sealed class GoalsFeature : IFeature
 {
     public void Add(IServiceCollection services, IConfiguration settings) =>
-        services.AddSingleton<GoalStore>().AddScoped<GoalBook>().AddUndo<UndoGoals>();
+        services
+            .AddSingleton<GoalStore>()
+            .AddSingleton<GoalTerms>()
+            .AddScoped<GoalBook>()
+            .AddUndo<UndoGoals>()
+            .AddUndo<UndoGoalMet>();
 
-    public void Map(RouteGroupBuilder api) => GoalEndpoints.Map(api);
+    public void Map(RouteGroupBuilder api)
+    {
+        GoalEndpoints.Map(api);
+        MetEndpoints.Map(api);
+    }
 }

@@ -2,8 +2,10 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Gradebooks;
+using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Formats.Gradebooks;
+using DeepCurrent.Formats.OneRoster;
 using DeepCurrent.Formats.Tables;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Roster;
@@ -25,6 +27,9 @@ public enum GradebookForm
 
     /// <summary>One class's readings and answers as xAPI statements.</summary>
     Xapi,
+
+    /// <summary>Line items and results for the district's gradebook, as OneRoster 1.2 has them.</summary>
+    OneRoster,
 }
 
 /// <summary>Scores as files.</summary>
@@ -49,34 +54,26 @@ public static class GradebookEndpoints
         Desk desk,
         SchoolStore schools,
         GradebookStore store,
+        LookStore looks,
         IHttpContextAccessor http
     )
     {
         var first = await desk.Class(classId, Deed.SeeClass);
         var last = to ?? await desk.Today();
         var since = from ?? (await schools.Year(first.SchoolYearId)).FirstDay;
-        var ids = (also ?? "")
-            .Split(',', StringSplitOptions.RemoveEmptyEntries)
-            .Select(text => Ids.TryParse<ClassId>(text, out var id) ? id : throw Refused.NotFound())
-            .Prepend(classId)
-            .Distinct()
-            .ToList();
-        new Faults()
-            .If(ids.Count > MostClasses, "also", $"Choose {MostClasses} classes or fewer.")
-            .If(
-                ids.Count > 1 && gradebook is GradebookForm.Csv or GradebookForm.Xapi,
-                "also",
-                $"Choose one class, or another kind of file."
-            )
-            .If(since > last, "from", $"Choose a first day that is not after the last.")
-            .If(last.DayNumber - since.DayNumber >= LongestDays, "from", $"Choose {LongestDays} days or fewer.")
-            .Refuse();
+        var ids = ClassesOf(classId, also);
+        Check(ids.Count, gradebook, since, last);
         var places = new List<ClassPlace>();
         foreach (var id in ids)
             places.Add(await desk.Class(id, Deed.SeeClass));
         var clock = await desk.Clock();
         var span = (From: clock.Begin(since), Until: clock.End(last));
         var rows = await store.Of(ids, span.From, span.Until);
+        var told =
+            places.Count == 1
+                ? (Message)$"{places[0].Name}, {since} to {last}"
+                : $"{places.Count:count} classes, {since} to {last}";
+        await looks.Add(desk.Who.SchoolId, desk.Who.Adult, desk.Now, LookKind.GradebookExported, null, told);
         var name = $"Gradebook {(places.Count == 1 ? places[0].Name : $"{places.Count} classes")} {last:yyyy-MM-dd}";
         if (gradebook is GradebookForm.Xapi)
             return Results.File(
@@ -84,17 +81,47 @@ public static class GradebookEndpoints
                 "application/json",
                 $"{name}.json"
             );
+        if (gradebook is GradebookForm.OneRoster)
+            return Results.File(
+                OneRosterResults.Write(ForDistrict(desk.Who.SchoolId, first.SchoolYearId, rows, clock, last)),
+                "application/zip",
+                $"{name}.zip"
+            );
         var classes = places.ConvertAll(p => new GradebookClass(
             p.Name,
             [.. rows.Where(r => r.ClassId == p.Id).Select(r => Line(r, clock))]
         ));
-        return gradebook switch
+        return FileOf(gradebook, classes, name);
+    }
+
+    private static void Check(int classes, GradebookForm gradebook, DateOnly since, DateOnly last) =>
+        new Faults()
+            .If(classes > MostClasses, "also", $"Choose {MostClasses} classes or fewer.")
+            .If(
+                classes > 1 && gradebook is GradebookForm.Csv or GradebookForm.Xapi,
+                "also",
+                $"Choose one class, or another kind of file."
+            )
+            .If(since > last, "from", $"Choose a first day that is not after the last.")
+            .If(last.DayNumber - since.DayNumber >= LongestDays, "from", $"Choose {LongestDays} days or fewer.")
+            .Refuse();
+
+    /// <summary>The class that was asked for, and those named beside it.</summary>
+    private static List<ClassId> ClassesOf(ClassId classId, string? also) =>
+        (also ?? "")
+            .Split(',', StringSplitOptions.RemoveEmptyEntries)
+            .Select(text => Ids.TryParse<ClassId>(text, out var id) ? id : throw Refused.NotFound())
+            .Prepend(classId)
+            .Distinct()
+            .ToList();
+
+    private static IResult FileOf(GradebookForm gradebook, List<GradebookClass> classes, string name) =>
+        gradebook switch
         {
             GradebookForm.Csv => Results.File(Gradebook.Csv(classes[0]), "text/csv", $"{name}.csv"),
             GradebookForm.Zip => Results.File(Gradebook.Zip(classes), "application/zip", $"{name}.zip"),
             _ => Results.File(Gradebook.Xlsx(classes), ListEndpoints.Xlsx, $"{name}.xlsx"),
         };
-    }
 
     private static GradebookLine Line(GradebookRow r, SchoolClock clock) =>
         new(
@@ -109,9 +136,56 @@ public static class GradebookEndpoints
             r.First?.Value,
             r.Best?.Value,
             r.Latest?.Value,
-            r.Attempts,
-            r.ActiveSeconds / 60
+            r.Attempts
+        )
+        {
+            Minutes = r.ActiveSeconds / 60,
+            Worth = r.Worth,
+        };
+
+    private static ResultsFile ForDistrict(
+        SchoolId school,
+        YearId year,
+        IReadOnlyList<GradebookRow> rows,
+        SchoolClock clock,
+        DateOnly on
+    ) =>
+        new(
+            OneRosterWriter.CodeOf(school),
+            [
+                .. rows.DistinctBy(r => (r.TaskId, r.ClassId))
+                    .Select(r => new LineItem(
+                        $"{r.TaskId}-{r.ClassId}",
+                        r.Task,
+                        clock.DayOf(r.AssignedAt),
+                        r.DueOn,
+                        r.ClassSource,
+                        $"{school}",
+                        $"{year}",
+                        r.Worth
+                    )),
+            ],
+            [.. rows.Select(r => Result(r, clock, on))]
         );
+
+    private static ItemResult Result(GradebookRow r, SchoolClock clock, DateOnly on)
+    {
+        var done = r.HandedInAt is { } at ? clock.DayOf(at) : on;
+        var status =
+            r.HandedInAt is null ? ScoreStatus.NotSubmitted
+            : r.Latest is null ? ScoreStatus.Submitted
+            : ScoreStatus.FullyGraded;
+        return new(
+            $"{r.TicketId}",
+            $"{r.TaskId}-{r.ClassId}",
+            r.ReaderSource,
+            status,
+            r.Latest is { } share ? Math.Round(share.Value * r.Worth, 2) : null,
+            done,
+            r.DueOn < done,
+            r.ClassSource
+        );
+    }
 
     private static async Task<byte[]> Statements(
         HttpContext http,

@@ -3,49 +3,22 @@ using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Questions;
-using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Storage;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Groups;
 
-public sealed record ProposalRequest(int Groups, int Smallest, int Largest);
-
-/// <param name="Away">Distance to the middle of the group, fm.</param>
-/// <param name="NearestOther">Index of the next nearest group, or −1.</param>
-/// <param name="Need">The strand with the lowest mastery, if any was asked often enough.</param>
-public sealed record PlacementView(
-    ReaderId ReaderId,
-    Fathoms Depth,
-    double Away,
-    int NearestOther,
-    double OtherAway,
-    Strand? Need
-);
-
-public sealed record ProposedGroup(
-    string Name,
-    ReaderId MiddleReaderId,
-    Fathoms Shallowest,
-    Fathoms Deepest,
-    IReadOnlyList<PlacementView> Readers
-);
-
-public sealed record ProposalView(IReadOnlyList<ProposedGroup> Groups, double Cost, bool ProvenBest, double Gap);
-
-public sealed record SaveGroupsRequest(IReadOnlyList<NewGroup> Groups);
-
-public sealed record SavedGroups(ChangeId? ChangeId, Message Summary);
-
-/// <summary>Guided reading groups: proposing, and saving what the teacher decided.</summary>
+/// <summary>Guided reading groups: the rules they keep to, proposals, what a plan comes to, and saving what the teacher
+/// decided.</summary>
 public static class GroupEndpoints
 {
     private const int EnoughAsked = 3,
-        MostGroups = 12;
+        MostGroups = ClassRules.MostGroups;
     private static readonly string[] Names =
     [
         "Kelp",
@@ -60,130 +33,236 @@ public static class GroupEndpoints
         "Heron",
         "Sluice",
         "Anchor",
+        "Slipway",
+        "Rudder",
+        "Cove",
+        "Dune",
+        "Shoal",
+        "Reef",
+        "Jetty",
+        "Limpet",
+        "Tiller",
+        "Cormorant",
+        "Spindrift",
+        "Breakwater",
     ];
 
     public static void Map(RouteGroupBuilder api)
     {
+        api.MapGet("/classes/{classId:guid}/groups/rules", Rules);
+        api.MapPut("/classes/{classId:guid}/groups/rules", KeepRules);
         api.MapPost("/classes/{classId:guid}/groups/proposal", Propose);
-        api.MapPut("/classes/{classId:guid}/groups", Save);
+        api.MapPost("/classes/{classId:guid}/groups/judgement", Judge);
+        api.MapGet("/classes/{classId:guid}/groups/leaders", Leaders);
+        api.MapPut("/classes/{classId:guid}/groups/{groupId:guid}/leader", Lead);
+    }
+
+    private static async Task<GroupRulesBody> Rules(ClassId classId, GroupingId? grouping, GroupDesk groups) =>
+        await groups.Rules(classId, await groups.Of(classId, Deed.SeeClass, grouping), grouping);
+
+    private static async Task<GroupRulesBody> KeepRules(
+        ClassId classId,
+        GroupingId? grouping,
+        GroupRulesBody request,
+        GroupDesk groups,
+        GroupStore store,
+        GroupingStore groupings
+    )
+    {
+        // Whatever cannot be a rule is refused; rules that conflict are kept, and said when groups are proposed.
+        _ = new ClassRules(await groups.Of(classId, grouping: grouping), request);
+        var kept = Database.ToJson(request);
+        await (grouping is { } id ? groupings.KeepRules(id, kept) : store.KeepRules(classId, kept));
+        return request;
+    }
+
+    private static async Task<IReadOnlyList<GroupLeader>> Leaders(ClassId classId, Desk desk, GroupStore store)
+    {
+        await desk.Class(classId, Deed.FormGroups);
+        return await store.Leaders(classId);
+    }
+
+    private static async Task<IResult> Lead(
+        ClassId classId,
+        GroupId groupId,
+        LeadRequest request,
+        Desk desk,
+        GroupStore store
+    )
+    {
+        await desk.Class(classId, Deed.FormGroups);
+        return await store.Lead(classId, groupId, request.AdultId) ? Results.NoContent() : throw Refused.NotFound();
     }
 
     private static async Task<ProposalView> Propose(
         ClassId classId,
-        ProposalRequest request,
-        Desk desk,
-        ReaderStore readers,
-        AssignmentStore assignments
+        GroupingId? grouping,
+        GroupRulesBody request,
+        GroupDesk groups
     )
     {
-        await desk.Class(classId, Deed.FormGroups);
-        if (request.Groups is < 1 or > MostGroups)
-            throw Refused.Field("groups", $"Ask for 1 to {MostGroups} groups.");
-        var strands = (await assignments.Strands(classId, desk.Now - Mastery.Span)).ToLookup(s => s.ReaderId);
-        var candidates = (await readers.Roster(classId, await desk.Moment()))
-            .Select(r => new GroupCandidate(r.Id.ToString(), r.Depth, Masteries(strands[r.Id])))
-            .ToList();
-        var rules = new GroupRules(request.Groups, request.Smallest, request.Largest);
-        if (rules.Conflict(candidates.Count) is { } conflict)
-            throw Refused.Field("groups", conflict);
-        var plan = await Task.Run(() => GroupPlanner.Propose(candidates, rules));
+        var of = await groups.Of(classId, grouping: grouping);
+        return (await Proposed(of, new(of, request))).View;
+    }
+
+    /// <summary>The best plan under some rules, and who moves in it; no moves where the rules conflict.</summary>
+    internal static async Task<(ProposalView View, IReadOnlyList<ProposedMove> Moves)> Proposed(
+        GroupClass of,
+        ClassRules rules
+    )
+    {
+        var answer = await Task.Run(() => GroupPlanner.Propose(rules.Readers, rules.Rules));
+        return answer.Proposal is { } plan
+            ? (View(of, plan), plan.Moves)
+            : (
+                new(
+                    [],
+                    0,
+                    false,
+                    0,
+                    [.. answer.Conflict.Select(rules.Said)],
+                    await Task.Run(() => rules.Fixes(answer.Conflict))
+                ),
+                []
+            );
+    }
+
+    private static ProposalView View(GroupClass of, GroupProposal plan)
+    {
+        // Whatever is taken, there is a name for each.
+        var spare = Enumerable.Range(1, MostGroups + of.Taken.Count).Select(n => $"{n}");
+        var names = new Queue<string>(
+            Names.Concat(spare).Except(of.Now.Select(g => g.Name).Concat(of.Taken), StringComparer.OrdinalIgnoreCase)
+        );
         return new(
             [
                 .. plan.Groups.Select(
                     (g, i) =>
-                        new ProposedGroup(
-                            Names[i],
-                            IdOf(g.Representative),
-                            g.Readers[0].Depth,
-                            g.Readers[^1].Depth,
-                            [.. g.Readers.Select(r => Place(plan, i, r, strands[IdOf(r)]))]
+                        new NextGroup(
+                            i < of.Now.Count ? of.Now[i].Id : null,
+                            i < of.Now.Count ? of.Now[i].Name : names.Dequeue(),
+                            [.. g.Readers.Select(IdOf)]
                         )
                 ),
             ],
             plan.Cost,
-            plan.Gap == 0,
-            plan.Gap
+            plan.Proven,
+            plan.Gap,
+            [],
+            []
         );
     }
 
-    private static PlacementView Place(
-        GroupProposal plan,
-        int group,
-        GroupCandidate r,
-        IEnumerable<StrandCount> strands
+    /// <summary>What a plan comes to, proposed or made by hand, reader by reader.</summary>
+    private static async Task<JudgedView> Judge(
+        ClassId classId,
+        GroupingId? grouping,
+        JudgeRequest request,
+        GroupDesk groups
     )
     {
-        var (own, other, away) = GroupPlanner.Reason(plan, group, r);
-        var need = strands
+        var of = await groups.Of(classId, grouping: grouping);
+        var rules = new ClassRules(of, request.Rules ?? throw Refused.Field("rules", $"Say what groups keep to."));
+        var here = rules.Readers.Select(IdOf).ToHashSet();
+        var wanted = (request.Groups ?? [])
+            .Select(
+                (g, i) =>
+                    (Group: g, At: i, Readers: (g.ReaderIds ?? []).Where(here.Contains).Select(r => $"{r}").ToList())
+            )
+            .Where(g => g.Readers.Count > 0)
+            .ToList();
+        new Faults()
+            .If(wanted.Count is 0 or > MostGroups, "groups", $"Place someone in 1 to {MostGroups} groups.")
+            .If(
+                wanted.SelectMany(g => g.Readers).GroupBy(r => r).Any(g => g.Count() > 1),
+                "groups",
+                $"A reader is in two of these groups."
+            )
+            .Refuse();
+        var (plan, broken) = Judged(of, rules, [.. wanted.Select(w => (w.Group.Id, w.Readers))]);
+        var now = of.Now.Where(g => g.ReaderIds.Any(here.Contains)).ToList();
+        return new(
+            plan.Cost,
+            now.Count == 0
+                ? null
+                : Judged(
+                    of,
+                    rules,
+                    [
+                        .. now.Select(g =>
+                            ((GroupId?)g.Id, g.ReaderIds.Where(here.Contains).Select(r => $"{r}").ToList())
+                        ),
+                    ]
+                ).Plan.Cost,
+            [
+                .. plan.Groups.SelectMany(
+                    (g, i) => g.Readers.Select(r => Place(of, rules, plan, i, r, [.. wanted.Select(w => w.At)]))
+                ),
+            ],
+            [.. broken.Select(rules.Said)]
+        );
+    }
+
+    /// <summary>Groups keep their numbers where they go on; the planner judges by the place in the plan.</summary>
+    private static (GroupProposal Plan, IReadOnlyList<GroupRule> Broken) Judged(
+        GroupClass of,
+        ClassRules rules,
+        IReadOnlyList<(GroupId? Id, List<string> Readers)> groups
+    )
+    {
+        var placed = groups.SelectMany(g => g.Readers).ToHashSet();
+        var at = of
+            .Now.Select((g, i) => (g.Id, i))
+            .ToDictionary(x => x.i, x => groups.ToList().FindIndex(g => g.Id == x.Id));
+        int Number(int group) => at.TryGetValue(group, out var place) && place >= 0 ? place : groups.Count + group;
+        InGroup Moved(InGroup x) => new(x.Reader, Number(x.Group));
+        return GroupPlanner.Judge(
+            rules.Readers,
+            rules.Rules with
+            {
+                Together = [.. rules.Rules.Together.Where(p => placed.Contains(p.One) && placed.Contains(p.Other))],
+                Apart = [.. rules.Rules.Apart.Where(p => placed.Contains(p.One) && placed.Contains(p.Other))],
+                Fixed = [.. rules.Rules.Fixed.Where(f => placed.Contains(f.Reader)).Select(Moved).Where(Fits)],
+                Barred = [.. rules.Rules.Barred.Where(f => placed.Contains(f.Reader)).Select(Moved)],
+                Current = [.. rules.Rules.Current.Where(c => placed.Contains(c.Reader)).Select(Moved)],
+                Groups = Math.Max(rules.Rules.Groups, groups.Count),
+            },
+            [.. groups.Select(g => g.Readers)]
+        );
+
+        bool Fits(InGroup x) => x.Group < Math.Max(rules.Rules.Groups, groups.Count);
+    }
+
+    private static PlacementView Place(
+        GroupClass of,
+        ClassRules rules,
+        GroupProposal plan,
+        int group,
+        GroupCandidate reader,
+        IReadOnlyList<int> places
+    )
+    {
+        var reason = PlacementReason.Of(plan.Groups, group, reader, rules.Rules.Weights);
+        var move = plan.Moves.FirstOrDefault(m => m.Reader == reader.Key);
+        var need = of.Strands[IdOf(reader)]
             .Where(s => s.Asked >= EnoughAsked)
             .OrderBy(s => Mastery.Estimate(s.Right, s.Asked).Mean)
             .Select(s => (Strand?)s.Strand)
             .FirstOrDefault();
-        return new(IdOf(r), r.Depth, own, other, away, need);
+        return new(
+            IdOf(reader),
+            places[group],
+            ApartView.Of(reason.Own),
+            reason.Other < 0 ? -1 : places[reason.Other],
+            ApartView.Of(reason.OtherAway),
+            reason.Turning,
+            reason.AtEdge,
+            move is not null,
+            move is null ? null : new Probability(move.Likely),
+            need,
+            reader.Rate
+        );
     }
 
     private static ReaderId IdOf(GroupCandidate r) => ReaderId.From(Guid.Parse(r.Key));
-
-    private static double[] Masteries(IEnumerable<StrandCount> strands)
-    {
-        var asked = strands.ToDictionary(s => s.Strand, s => (s.Right, s.Asked));
-        return
-        [
-            .. Enum.GetValues<Strand>()
-                .Select(s => asked.GetValueOrDefault(s) is var (right, n) ? Mastery.Estimate(right, n).Mean * 100 : 0),
-        ];
-    }
-
-    private static async Task<SavedGroups> Save(
-        ClassId classId,
-        SaveGroupsRequest request,
-        Desk desk,
-        ReaderStore readers,
-        Following following,
-        ChangeStore changes
-    )
-    {
-        await desk.Class(classId, Deed.FormGroups);
-        new Faults()
-            .If(request.Groups.Count is 0 or > MostGroups, "groups", $"Save 1 to {MostGroups} groups.")
-            .If(
-                request.Groups.Any(g => string.IsNullOrWhiteSpace(g.Name) || g.Name.Length > 40),
-                "groups",
-                $"Enter a name of 40 letters or fewer for each group."
-            )
-            .If(
-                request.Groups.Select(g => Core.Roster.Names.Tidy(g.Name).ToLowerInvariant()).Distinct().Count()
-                    != request.Groups.Count,
-                "groups",
-                $"Two groups have the same name."
-            )
-            .Refuse();
-        var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
-        var placed = request.Groups.SelectMany(g => g.ReaderIds).ToList();
-        if (placed.Any(id => !roster.Contains(id)))
-            throw Refused.NotFound();
-        if (placed.Distinct().Count() != placed.Count)
-            throw Refused.Field("groups", $"A reader is in two of these groups.");
-        var groups = request.Groups.Select(g => g with { Name = g.Name.Trim() }).ToList();
-        var follow = await following.Plan(classId, groups);
-        var made = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            ChangeKind.Groups,
-            async (c, t) =>
-            {
-                var regrouping = await GroupStore.Replace(c, t, classId, groups, desk.Now);
-                var followed = await following.Do(c, t, classId, follow);
-                return new(regrouping with { Followed = followed }, Said(groups.Count, followed));
-            }
-        );
-        return new(made?.Id, made?.Summary ?? $"Nothing changed");
-    }
-
-    private static Message Said(int count, Followed followed)
-    {
-        if (!followed.Any)
-            return $"Saved {count:count} groups";
-        var came = followed.Given.Count + followed.Restored.Count;
-        return $"Saved {count:count} groups. Work not begun followed: {came} given, {followed.TakenBack.Count} taken back.";
-    }
 }

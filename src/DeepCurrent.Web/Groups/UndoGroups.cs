@@ -15,6 +15,8 @@ internal sealed class UndoGroups() : Undoes<Regrouping>(ChangeKind.Groups, Deed.
             throw UndoAt.BuiltOn($"The groups were changed again since. Undo that first.");
         if (did.Followed is { Any: true } followed)
             await Following.Undo(at.C, at.T, classId, followed, at.Now);
+        foreach (var there in did.Elsewhere ?? [])
+            await Following.Undo(at.C, at.T, there.ClassId, there.Followed, at.Now);
         return $"Restored the earlier groups.";
     }
 }

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Library;
 using DeepCurrent.Core.Messages;
 using DeepCurrent.Core.Schools;
@@ -36,7 +37,20 @@ public sealed class AtHome(
             return null;
         var body = await texts.Body(offer.Version.Id);
         var words = await texts.Words(offer.Card.Id);
-        return new(body.Title, body.Pages, await HomeWords.Of(words, home, meanings));
+        var ask = AskAtHome.Of(await texts.Questions(offer.Card.Id), offer.Version.Label);
+        return new(body.Title, body.Pages, await HomeWords.Of(words, home, meanings), ask);
+    }
+
+    /// <summary>The title of a text of about a depth; null where the library has none.</summary>
+    public async Task<string?> TitleAt(Fathoms depth)
+    {
+        var school = await desk.School();
+        return (await library.Cards())
+            .Where(c => (c.SchoolId is null || c.SchoolId == school.Id) && !c.Mine && !c.Retired)
+            .SelectMany(c => c.Versions.Select(v => (c.Title, Away: Math.Abs(v.Depth - depth.Value))))
+            .OrderBy(x => x.Away)
+            .Select(x => x.Title)
+            .FirstOrDefault();
     }
 
     private async Task<Offer?> Offered(ReaderId child)

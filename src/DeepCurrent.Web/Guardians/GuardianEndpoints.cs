@@ -1,5 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Conferences;
+using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.Library;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
@@ -26,35 +28,18 @@ public sealed record RegisteredView(bool Confirm, Message Sentence);
 
 public sealed record ConfirmRequest(string Token);
 
-/// <param name="Level">The level in words, such as "Mina reads texts typical of the middle of grade 4."</param>
-/// <param name="ThisWeek">Words of full readings since Monday.</param>
-/// <param name="LastWeek">The same of the week before.</param>
-/// <param name="Pool">Texts the child has understood this school year; null where no pool is shown.</param>
-/// <param name="Together">Null where the library has none that is easy enough.</param>
-public sealed record ChildView(
-    ReaderId Id,
-    string GivenName,
-    int Grade,
-    Message Level,
-    Message Trend,
-    int ThisWeek,
-    int LastWeek,
-    IReadOnlyList<ChildReading> Readings,
-    IReadOnlyList<GoalStandingView> Goals,
-    IReadOnlyList<string>? Pool,
-    TogetherView? Together
-);
-
 /// <summary>A text to read together this week.</summary>
 /// <param name="Picture">What its picture shows; null where it has none.</param>
 public sealed record TogetherView(TextId TextId, string Title, string Blurb, int Words, string? Picture);
 
 /// <summary>A text as it is read at home.</summary>
 /// <param name="WordsToKnow">With what they mean in the language of the home, where somebody has said it.</param>
+/// <param name="Ask">Null where the text has nothing to ask about.</param>
 public sealed record HomeTextView(
     string Title,
     IReadOnlyList<IReadOnlyList<string>> Pages,
-    IReadOnlyList<MyWord> WordsToKnow
+    IReadOnlyList<MyWord> WordsToKnow,
+    AskAtHome? Ask
 );
 
 public sealed record TakeBackRequest(bool Guardians);
@@ -75,6 +60,7 @@ public static class GuardianEndpoints
         api.MapPost("/guardian/confirm", Confirm).AllowAnonymous();
         api.MapGet("/guardian/children", Children);
         api.MapGet("/guardian/children/{readerId:guid}/together", HomeText);
+        api.MapGet("/guardian/children/{readerId:guid}/weeks/{monday}", Week);
         api.MapGet("/classes/{classId:guid}/guardians", async (ClassId classId, Desk desk, GuardianStore guardians) =>
         {
             await desk.Class(classId, Deed.ChangeRoster);
@@ -242,41 +228,17 @@ public static class GuardianEndpoints
     private static async Task<IReadOnlyList<ChildView>> Children(
         Desk desk,
         GuardianStore guardians,
-        ReaderStore readers,
-        OwnReadingStore ownReadings,
-        GoalBook goals,
-        HomeSheet homes,
-        AtHome atHome,
+        ChildSheet sheet,
         LookStore looks
     )
     {
         if (!desk.May(Deed.SeeOwnChild, own: true))
             throw Refused.NotFound();
-        var school = await desk.School();
         var seen = new List<ChildView>();
-        var clock = await desk.Clock();
-        var today = await desk.Today();
-        var monday = SchoolWeek.Monday(today);
-        foreach (var child in await guardians.Children(desk.Who.Adult, school.Id, await desk.Moment()))
+        foreach (var child in await guardians.Children(desk.Who.Adult, desk.Who.SchoolId, await desk.Moment()))
         {
-            var head = (await readers.Find(child.Id, school.Id, desk.Who.Adult))!;
-            await looks.Seen(school.Id, desk.Who.Adult, desk.Now, child.Id);
-            var read = await ownReadings.Full(child.Id, clock.Begin(monday.AddDays(-7)));
-            seen.Add(
-                new(
-                    child.Id,
-                    child.GivenName,
-                    child.Grade,
-                    PlainWords.Level(school, child.GivenName, child.Depth),
-                    PlainWords.Trend(child.GivenName, child.SixWeeks),
-                    read.Where(r => clock.DayOf(r.At) >= monday).Sum(r => r.Words),
-                    read.Where(r => clock.DayOf(r.At) < monday).Sum(r => r.Words),
-                    await guardians.Readings(child.Id),
-                    await goals.OfReader(child.Id, school),
-                    (await homes.Pool(child.Id))?.Mine,
-                    await atHome.ThisWeek(child.Id)
-                )
-            );
+            await looks.Seen(desk.Who.SchoolId, desk.Who.Adult, desk.Now, child.Id);
+            seen.Add(await sheet.Of(child));
         }
         return seen;
     }
@@ -289,14 +251,19 @@ public static class GuardianEndpoints
         AtHome atHome
     )
     {
-        if (!desk.May(Deed.SeeOwnChild, own: true))
-            throw Refused.NotFound();
-        var mine = await guardians.Children(desk.Who.Adult, desk.Who.SchoolId, await desk.Moment());
-        if (mine.All(c => c.Id != readerId))
-            throw Refused.NotFound();
+        await desk.Child(guardians, readerId);
         return await atHome.Text(readerId, Languages.Of(await guardians.HomeLanguage(desk.Who.Adult)))
             ?? throw Refused.NotFound();
     }
+
+    /// <summary>One of the child's weeks, by its Monday.</summary>
+    private static async Task<FinishedWeek> Week(
+        ReaderId readerId,
+        DateOnly monday,
+        Desk desk,
+        GuardianStore guardians,
+        ChildSheet sheet
+    ) => await sheet.Week(await desk.Child(guardians, readerId), monday) ?? throw Refused.NotFound();
 
     private static async Task<GuardianTakenBack> TakeBack(
         ReaderId readerId,

@@ -7,7 +7,7 @@ namespace DeepCurrent.Web.Guardians;
 public sealed class GuardiansFeature : IFeature
 {
     public void Add(IServiceCollection services, IConfiguration settings) =>
-        services.AddSingleton<GuardianStore>().AddScoped<GuardianCodes>().AddScoped<AtHome>();
+        services.AddSingleton<GuardianStore>().AddScoped<GuardianCodes>().AddScoped<AtHome>().AddScoped<ChildSheet>();
 
     public void Map(RouteGroupBuilder api) => GuardianEndpoints.Map(api);
 }

@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
+using DeepCurrent.Web.Absences;
 using DeepCurrent.Web.Adults;
 using DeepCurrent.Web.AssignmentResults;
 using DeepCurrent.Web.Assignments;
@@ -9,16 +10,19 @@ using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Choosing;
 using DeepCurrent.Web.Classes;
 using DeepCurrent.Web.Conferences;
+using DeepCurrent.Web.Feedbacks;
 using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Gradebooks;
 using DeepCurrent.Web.Groups;
 using DeepCurrent.Web.Guardians;
+using DeepCurrent.Web.HomeMessages;
 using DeepCurrent.Web.Imports;
 using DeepCurrent.Web.KeptWords;
 using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.Lists;
 using DeepCurrent.Web.Live;
 using DeepCurrent.Web.Marking;
+using DeepCurrent.Web.Meetings;
 using DeepCurrent.Web.Notes;
 using DeepCurrent.Web.OralReading;
 using DeepCurrent.Web.Papers;
@@ -30,6 +34,7 @@ using DeepCurrent.Web.Readings;
 using DeepCurrent.Web.Reports;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.Schools;
+using DeepCurrent.Web.Signals;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Streams;
 using DeepCurrent.Web.Talks;
@@ -63,6 +68,7 @@ public static class Application
         new ListsFeature(),
         new ReadersFeature(),
         new GuardiansFeature(),
+        new HomeMessagesFeature(),
         new PrintFeature(),
         new ImportsFeature(),
         new TextsFeature(),
@@ -86,8 +92,12 @@ public static class Application
         new KeptWordsFeature(),
         new OralReadingFeature(),
         new LevelChecksFeature(),
+        new AbsencesFeature(),
         new GoalsFeature(),
+        new FeedbacksFeature(),
+        new SignalsFeature(),
         new GroupsFeature(),
+        new MeetingsFeature(),
         new ChangesFeature(),
         new LiveFeature(),
     ];

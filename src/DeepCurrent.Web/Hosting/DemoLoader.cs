@@ -16,9 +16,23 @@ public static class DemoLoader
         await using var db = Database.Open(
             new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString
         );
+        var secrets = services.GetRequiredService<Secrets>();
+        await World(db)
+            .Load(
+                secrets.Hash,
+                secrets.Seal,
+                services.GetRequiredService<TimeProvider>().GetUtcNow(),
+                Console.WriteLine
+            );
+        await services.GetRequiredService<AnsweredDepths>().Recompute();
+    }
+
+    private static DemoWorld World(NpgsqlDataSource db)
+    {
         var texts = new TextStore(db);
         var notices = new Notices(db);
-        var world = new DemoWorld(
+        return new(
+            new(db),
             new(db),
             new(db),
             new(db),
@@ -40,15 +54,8 @@ public static class DemoLoader
             new(db),
             new(db),
             new(db),
+            new(db),
             new(db)
         );
-        var secrets = services.GetRequiredService<Secrets>();
-        await world.Load(
-            secrets.Hash,
-            secrets.Seal,
-            services.GetRequiredService<TimeProvider>().GetUtcNow(),
-            Console.WriteLine
-        );
-        await services.GetRequiredService<AnsweredDepths>().Recompute();
     }
 }

@@ -1,12 +1,19 @@
 using DeepCurrent.Core.KeptWords;
+using DeepCurrent.Core.Messages;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.KeptWords;
+using DeepCurrent.Data.Roster;
+using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
+using DeepCurrent.Web.Tickets;
 
 namespace DeepCurrent.Web.KeptWords;
 
 /// <summary>A kept word as its reader has it.</summary>
+/// <param name="AtHome">What it means in the language of the home; empty where nobody has said it, null where English is
+/// spoken there.</param>
 /// <param name="Steps">How often in a row it was known after a pause.</param>
 /// <param name="Known">After every pause there is.</param>
 /// <param name="Due">It is to be practised today.</param>
@@ -15,6 +22,7 @@ public sealed record MyKeptWord(
     string Meaning,
     string Example,
     string? Title,
+    string? AtHome,
     int Steps,
     bool Known,
     bool Due,
@@ -42,18 +50,42 @@ public static class KeptWordEndpoints
         api.MapPut("/my/words/tries", Try);
     }
 
-    private static async Task<MyKeptWords> Mine(Desk desk, KeptWordStore words)
+    private static async Task<MyKeptWords> Mine(
+        Desk desk,
+        KeptWordStore words,
+        RosterStore rosters,
+        MeaningStore meanings
+    )
     {
+        var mine = await words.Of(desk.Self());
+        var roster = await rosters.Reader(desk.Self(), desk.Who.SchoolId);
+        var atHome = (
+            await HomeWords.Of(
+                [.. mine.Select(w => new Word(w.Text, w.Part, w.Meaning, w.Example))],
+                Languages.Of(roster?.Details[ReaderDetail.HomeLanguage]),
+                meanings
+            )
+        ).ToDictionary(w => w.Text, w => w.AtHome);
         var clock = await desk.Clock();
         var today = await desk.Today();
         MyKeptWord View(KeptWord w)
         {
             var at = Recall.After(clock.DayOf(w.KeptAt), w.Tries, clock.DayOf);
-            return new(w.Text, w.Meaning, w.Example, w.Title, at.Step, at.Known, at.Due(today), at.DueOn);
+            return new(
+                w.Text,
+                w.Meaning,
+                w.Example,
+                w.Title,
+                atHome[w.Text],
+                at.Step,
+                at.Known,
+                at.Due(today),
+                at.DueOn
+            );
         }
 
         return new(
-            [.. (await words.Of(desk.Self())).Select(View).OrderBy(w => w.DueOn).ThenBy(w => w.Steps)],
+            [.. mine.Select(View).OrderBy(w => w.DueOn).ThenBy(w => w.Steps)],
             Recall.Pauses.Count,
             Recall.AtOnce
         );

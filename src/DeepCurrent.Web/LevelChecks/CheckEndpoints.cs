@@ -285,7 +285,7 @@ public static class CheckEndpoints
         var parts = (await checks.Sittings(checkId, classes))
             .Where(s => wanted is null || wanted.Contains(s.ReaderId))
             .SelectMany(s => s.Parts.GroupBy(p => p.Part).Select(g => (Sitting: s, Part: g.MaxBy(p => p.Round)!)))
-            .Where(x => PartRules.Again(x.Part.State, x.Part.Flag, over))
+            .Where(x => PartRules.Again(x.Part.State, x.Part.Flag, over) || Named(x.Part))
             .ToList();
         if (parts.Count == 0)
             throw Refused.Conflict("no-change", $"No one here has a part done too fast, thin or missed.");
@@ -306,6 +306,8 @@ public static class CheckEndpoints
             }
         );
         return new(made!.Id, made.Summary);
+
+        bool Named(PartRow p) => wanted is not null && request.Part == p.Part && p.State is PartState.Done;
     }
 
     /// <summary>Ends a check for everybody, or opens it again.</summary>

@@ -256,7 +256,8 @@ public sealed record SittingSetAside(SittingId SittingId, SetAsideView Work);
 public sealed record CheckChanged(ChangeId? ChangeId, Message Sentence);
 
 /// <param name="ReaderIds">Only for these; all who need it where it is left out.</param>
-public sealed record AgainRequest(IReadOnlyList<ReaderId>? ReaderIds);
+/// <param name="Part">This part, also where nothing is wrong with how it was done: for those who are named.</param>
+public sealed record AgainRequest(IReadOnlyList<ReaderId>? ReaderIds, CheckPart? Part = null);
 
 public sealed record CheckReadersRequest(IReadOnlyList<ReaderId> ReaderIds);
 

@@ -10,6 +10,7 @@ public sealed class LevelChecksFeature : IFeature
         services
             .AddSingleton<CheckStore>()
             .AddSingleton<SittingStore>()
+            .AddSingleton<SatCheckStore>()
             .AddSingleton<WindowStore>()
             .AddScoped<CheckDesk>()
             .AddUndo<UndoCheckGiven>()

@@ -10,7 +10,7 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Marking;
 
-public sealed record EarlierView(int Round, string Words, DateTimeOffset At, int? Mark, string SentBack);
+public sealed record EarlierView(int Round, string Words, DateTimeOffset At, GivenMark? Mark, string SentBack);
 
 /// <summary>An answer that waits.</summary>
 public sealed record ToMarkAnswer
@@ -36,7 +36,7 @@ public sealed record ToMarkAnswer
 
     public required TicketState State { get; init; }
 
-    public required int? Mark { get; init; }
+    public required GivenMark? Mark { get; init; }
 
     public required string Comment { get; init; }
 
@@ -53,6 +53,8 @@ public sealed record ToMarkAnswer
 /// <param name="QuestionId">Null for the prompt of a task without a text.</param>
 /// <param name="Number">Of the question in its quiz, from 1; null for a prompt.</param>
 /// <param name="Rubric">Null where there is none; then the usual words for 0 to 3 hold.</param>
+/// <param name="Most">Points in all.</param>
+/// <param name="Right">The fewest that count as right.</param>
 public sealed record ToMarkQuestion(
     string Key,
     QuestionId? QuestionId,
@@ -62,6 +64,8 @@ public sealed record ToMarkQuestion(
     int? Number,
     Strand? Strand,
     Rubric? Rubric,
+    int Most,
+    int Right,
     IReadOnlyList<ToMarkAnswer> Answers
 );
 
@@ -133,6 +137,8 @@ public static class QueueEndpoints
         var first = answers[0];
         var quiz = first.TextId is { } text ? questions[text].Where(q => !q.OnTheWay).ToList() : [];
         var question = quiz.Find(q => q.Id == first.QuestionId);
+        var own = question is null ? first.Rubric : question.Rubric;
+        var by = own ?? Rubric.Usual;
         return new(
             key,
             first.QuestionId,
@@ -141,7 +147,9 @@ public static class QueueEndpoints
             question?.Stem ?? first.Prompt,
             question is null ? null : quiz.IndexOf(question) + 1,
             question?.Strand,
-            question?.Rubric,
+            own,
+            by.Most,
+            by.Right,
             [.. answers.Select(a => Answer(a, question, earlier[(a.TicketId, a.QuestionId)]))]
         );
     }
@@ -164,8 +172,8 @@ public static class QueueEndpoints
             Comment = a.Comment,
             WrittenWith = a.WrittenWith,
             Earlier = [.. earlier.Select(e => new EarlierView(e.Round, e.Words, e.At, e.Mark, e.SentBack))],
-            Proposal = question?.Rubric is { Samples.Count: > 0 } rubric
-                ? ProposedMark.For(new(question.Stem, rubric, proof), a.Words)
+            Proposal = (question is null ? a.Rubric : question.Rubric) is { Samples.Count: > 0 } rubric
+                ? ProposedMark.For(new(question?.Stem ?? a.Prompt, rubric, proof), a.Words)
                 : null,
         };
     }

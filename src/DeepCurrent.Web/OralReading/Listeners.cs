@@ -1,6 +1,7 @@
 using System.Text.Json;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.OralReading;
+using DeepCurrent.Data.Texts;
 using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.OralReading;
@@ -19,6 +20,11 @@ public interface IListener
 
     /// <exception cref="NotHeard">The device is away, too slow, has failed, or has said what cannot be.</exception>
     Task<IReadOnlyList<HeardWord>> Listen(ToHear recording, CancellationToken stop);
+
+    /// <summary>What somebody says freely, as words.</summary>
+    /// <param name="seconds">How long it is.</param>
+    /// <exception cref="NotHeard">As for a recording of a reading.</exception>
+    Task<string> Dictate(Sound sound, double seconds, CancellationToken stop);
 }
 
 /// <param name="Address">Of the device; empty for none.</param>
@@ -31,32 +37,61 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
     private const int MostWords = 20_000;
     private const double Slack = 5;
 
+    private const int LongestDictation = 1000;
+
     private sealed record Answer(List<HeardWord>? Words);
+
+    private sealed record Dictated(string? Words);
 
     public bool Ready => settings.Address.Length > 0;
 
     public async Task<IReadOnlyList<HeardWord>> Listen(ToHear recording, CancellationToken stop)
     {
+        var answer = await Ask<Answer>(
+            "listen",
+            new
+            {
+                text = recording.Body,
+                recording = recording.Id.ToString(),
+                seconds = recording.Seconds,
+                type = recording.Type,
+                sound = recording.Sound,
+            },
+            stop
+        );
+        return Checked(answer?.Words, recording.Seconds);
+    }
+
+    public async Task<string> Dictate(Sound sound, double seconds, CancellationToken stop)
+    {
+        var answer = await Ask<Dictated>(
+            "dictate",
+            new
+            {
+                seconds,
+                type = sound.Type,
+                sound = sound.Bytes,
+            },
+            stop
+        );
+        return answer?.Words?.Trim() switch
+        {
+            null or { Length: > LongestDictation } => throw Unusable(),
+            "" => throw new NotHeard($"The listening device heard no words."),
+            var words => words,
+        };
+    }
+
+    private async Task<T?> Ask<T>(string what, object sent, CancellationToken stop)
+    {
         using var limit = CancellationTokenSource.CreateLinkedTokenSource(stop);
         limit.CancelAfter(TimeSpan.FromSeconds(settings.Seconds));
         try
         {
-            using var response = await http.PostAsJsonAsync(
-                $"{settings.Address}/listen",
-                new
-                {
-                    text = recording.Body,
-                    recording = recording.Id.ToString(),
-                    seconds = recording.Seconds,
-                    type = recording.Type,
-                    sound = recording.Sound,
-                },
-                limit.Token
-            );
+            using var response = await http.PostAsJsonAsync($"{settings.Address}/{what}", sent, limit.Token);
             if (!response.IsSuccessStatusCode)
                 throw new NotHeard($"The listening device has failed.");
-            var answer = await response.Content.ReadFromJsonAsync<Answer>(limit.Token);
-            return Checked(answer?.Words, recording.Seconds);
+            return await response.Content.ReadFromJsonAsync<T>(limit.Token);
         }
         catch (OperationCanceledException) when (!stop.IsCancellationRequested)
         {
@@ -68,15 +103,17 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
         }
         catch (Exception e) when (e is JsonException or NotSupportedException)
         {
-            throw new NotHeard($"The listening device gave an unusable answer.");
+            throw Unusable();
         }
     }
+
+    private static NotHeard Unusable() => new($"The listening device gave an unusable answer.");
 
     /// <summary>Words whose times can be: in order, within the recording.</summary>
     internal static IReadOnlyList<HeardWord> Checked(List<HeardWord>? words, double seconds)
     {
         if (words is null or { Count: > MostWords })
-            throw new NotHeard($"The listening device gave an unusable answer.");
+            throw Unusable();
         var last = 0.0;
         foreach (var w in words)
         {
@@ -88,7 +125,7 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
                 || !(w.End <= seconds + Slack)
                 || !(w.Confidence is >= 0 and <= 1)
             )
-                throw new NotHeard($"The listening device gave an unusable answer.");
+                throw Unusable();
             last = w.Start;
         }
         return words.Count > 0 ? words : throw new NotHeard($"The listening device heard no words.");

@@ -110,6 +110,9 @@ public static class LayEndpoints
         ];
     }
 
+    private static Message Words(bool draft, int tasks, string plan) =>
+        draft ? (Message)$"Drafted {tasks:count} tasks of “{plan}”" : $"Assigned {tasks:count} tasks of “{plan}”";
+
     private static async Task<DoneView> Lay(
         ClassId classId,
         PlanId planId,
@@ -152,21 +155,11 @@ public static class LayEndpoints
             async (c, t) =>
             {
                 foreach (var (id, l, tickets) in laid)
-                    await AssignmentWriter.Add(
-                        c,
-                        t,
-                        Assignment(id, l, room, readers, request.Draft ? [] : tickets, desk, today) with
-                        {
-                            Turn = turns?[id],
-                        },
-                        today
-                    );
-                return new(
-                    new Assigned([.. laid.Select(x => x.Id)]),
-                    request.Draft
-                        ? $"Drafted {laid.Count:count} tasks of “{plan.Name}”"
-                        : (Message)$"Assigned {laid.Count:count} tasks of “{plan.Name}”"
-                );
+                {
+                    var made = Assignment(id, l, room, readers, request.Draft ? [] : tickets, desk, today);
+                    await AssignmentWriter.Add(c, t, made with { Turn = turns?[id] }, today);
+                }
+                return new(new Assigned([.. laid.Select(x => x.Id)]), Words(request.Draft, laid.Count, plan.Name));
             }
         );
         return new(made!.Id, made.Summary, laid.Count, plan.Items.Count - laid.Count);

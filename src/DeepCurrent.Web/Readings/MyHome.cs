@@ -1,8 +1,11 @@
+using DeepCurrent.Core.Absences;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.KeptWords;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Absences;
+using DeepCurrent.Data.Choosing;
 using DeepCurrent.Data.KeptWords;
 using DeepCurrent.Data.Notes;
 using DeepCurrent.Data.Readings;
@@ -60,12 +63,14 @@ public sealed record MyHome(
 
 /// <summary>A reader's home, beside their tickets: the week, goals, kept words, what the teacher answered.</summary>
 public sealed class HomeSheet(
+    AbsenceStore absences,
     HomeStore home,
     OwnReadingStore readings,
     NoteStore notes,
     KeptWordStore words,
     GoalBook goals,
     SchoolStore schools,
+    ChoosingStore choosing,
     Desk desk
 )
 {
@@ -88,7 +93,7 @@ public sealed class HomeSheet(
             monday,
             await Days(reader, clock, monday.AddDays(-7)),
             // The youngest see no figures, so none are sent.
-            HomeLooks.For(facts.Grade) is HomeLook.Words
+            HomeLooks.For(facts.Grade, (await choosing.Own(reader)).Home) is HomeLook.Words
             && year is not null
             && term is not null
                 ? await Term(reader, school, year, term, today, facts)
@@ -120,10 +125,14 @@ public sealed class HomeSheet(
             return null;
         return new(
             own ? await home.Understood(reader, school.UnderstoodFrom, since) : null,
-            shared
-                ? Math.Min(Pools.Most, await home.UnderstoodTogether(reader, school.UnderstoodFrom, since, today))
-                : null
+            shared ? await Together(reader, school.UnderstoodFrom, since, today) : null
         );
+    }
+
+    private async Task<int> Together(ReaderId reader, double understoodFrom, DateTimeOffset since, DateOnly today)
+    {
+        var (texts, readers) = await home.UnderstoodTogether(reader, understoodFrom, since, today);
+        return Pools.Together(texts, readers);
     }
 
     private async Task<IReadOnlyList<WordsOfDay>> Days(ReaderId reader, SchoolClock clock, DateOnly from) =>
@@ -142,14 +151,22 @@ public sealed class HomeSheet(
         HomeFacts facts
     )
     {
-        var soFar = new TermSoFar(year, term, today);
-        var (rows, weeks) = await goals.Weeks(reader, school, year, term, today);
+        var away = Absence.DaysOf((await absences.Of(reader)).Select(b => b.Absence));
+        var soFar = new TermSoFar(year.Without(away), term, today);
+        // A reader's page foretells nothing, and asks for nothing of the class.
+        var weeks = await goals.Weeks(reader, school, year, soFar);
+        var rows = await goals.Rows(reader, term.Id);
         var sum = 0.0;
         return new(
             term.FirstDay,
             term.LastDay,
             [.. weeks.Select(w => sum += w.Words)],
-            [.. rows.OrderBy(g => g.Kind).Select(g => Goal(g.Kind, g.Target, soFar, weeks))],
+            // The level has its own place here, in texts the reader knows.
+            [
+                .. rows.Where(g => g.Kind is not GoalKind.Depth)
+                    .OrderBy(g => g.Kind)
+                    .Select(g => Goal(g.Kind, g.Target, soFar, weeks)),
+            ],
             await Level(reader, facts)
         );
     }

@@ -53,38 +53,17 @@ public sealed record ReportRoom(
 /// <summary>Finds whose reading a report is about, and of which days.</summary>
 public sealed class ReportDesk(Desk desk, ReaderStore readers, GroupStore groups, SchoolStore schools)
 {
-    private const int LongestDays = 800;
-
     public async Task<ReportRoom> Room(ClassId classId, ReportQuery asked)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var moment = await desk.Moment();
-        var kind = asked.Kind ?? SpanKind.Month;
-        var to = asked.To ?? moment.Today;
-        new Faults()
-            .If(kind is SpanKind.Any && asked.From is null, "from", $"Enter a first day.")
-            .If(asked.From > to, "from", $"Choose a first day that is not after the last.")
-            .If(
-                asked.From is { } first && to.DayNumber - first.DayNumber >= LongestDays,
-                "from",
-                $"Choose {LongestDays} days or fewer."
-            )
-            .Refuse();
         var year = await schools.Year(place.SchoolYearId);
-        var span =
-            kind is SpanKind.Any && asked.From is { } from ? new ReportSpan(from, to) : ReportSpan.UpTo(to, kind, year);
-        var before = span.Before(kind, year);
+        var days = ReportDays.Of(asked.Kind ?? SpanKind.Month, asked.From, asked.To, moment.Today, year);
         return new(
             await Readers(classId, asked, moment),
-            span,
-            before,
-            new(
-                kind,
-                SpanView.Of(span),
-                SpanView.OrNone(before),
-                SpanView.OrNone(span.Earlier(kind, year)),
-                SpanView.OrNone(span.Later(kind, year, moment.Today))
-            ),
+            days.Span,
+            days.Before,
+            days.View,
             asked.Fiction,
             await desk.Clock(),
             moment.Today
@@ -96,7 +75,7 @@ public sealed class ReportDesk(Desk desk, ReaderStore readers, GroupStore groups
         var roster = await readers.Roster(classId, moment);
         if (asked.GroupId is { } group)
         {
-            var those = (await groups.Of(classId)).FirstOrDefault(g => g.Id == group) ?? throw Refused.NotFound();
+            var those = (await groups.Every(classId)).FirstOrDefault(g => g.Id == group) ?? throw Refused.NotFound();
             roster = [.. roster.Where(r => those.ReaderIds.Contains(r.Id))];
         }
         return asked.ReaderId is not { } one ? roster

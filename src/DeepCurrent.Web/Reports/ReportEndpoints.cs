@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Reports;
 using DeepCurrent.Data.Reports;
 using DeepCurrent.Web.SignIn;
@@ -16,6 +17,8 @@ public static class ReportEndpoints
         reports.MapGet("/questions", Questions);
         reports.MapGet("/texts", Texts);
         reports.MapGet("/log", Log);
+        reports.MapGet("/answers", Answers);
+        reports.MapGet("/over-time", OverTime);
     }
 
     /// <summary>Which days a report is of, for whatever stands beside it.</summary>
@@ -34,6 +37,8 @@ public static class ReportEndpoints
         var school = await desk.School();
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
         var now = room.Asked(room.Span);
+        // The span before takes as long as this one: both are asked at once.
+        var earlier = room.Before is { } before ? reports.Sums(room.Asked(before)) : null;
         var sums = await reports.Sums(now);
         var depths = (await reports.Depths(now)).ToLookup(d => d.ReaderId, d => d.Depth);
         var first = (await reports.Levels(now.ReaderIds, room.Span.From.AddDays(-1))).ToDictionary(l => l.ReaderId);
@@ -45,7 +50,7 @@ public static class ReportEndpoints
         foreach (var r in room.Readers)
         {
             var level = last.GetValueOrDefault(r.Id) ?? new(r.Id, r.Depth, r.Sd);
-            double? change = first.TryGetValue(r.Id, out var before) ? level.Mean - before.Mean : null;
+            double? change = first.TryGetValue(r.Id, out var was) ? level.Mean - was.Mean : null;
             rows.Add(
                 new(
                     r.Id,
@@ -62,8 +67,8 @@ public static class ReportEndpoints
             room.Spans,
             rows,
             SumsView.Of(ReportSums.Of(sums.Values)),
-            room.Before is { } span ? SumsView.Of(ReportSums.Of((await reports.Sums(room.Asked(span))).Values)) : null,
-            LevelChange.Of([.. rows.Select(r => r.Change).OfType<double>()])
+            earlier is null ? null : SumsView.Of(ReportSums.Of((await earlier).Values)),
+            MeanRange.Of([.. rows.Select(r => r.Change).OfType<double>()])
         );
     }
 
@@ -99,5 +104,35 @@ public static class ReportEndpoints
         var room = await at.Room(classId, asked);
         var rows = await log.Of(room.Asked(room.Span));
         return new(room.Spans, [.. rows.Select(r => new LogLine(r, r.Marks))], rows.Count == LogStore.Most);
+    }
+
+    /// <summary>First tries one by one, of what a figure of strands or questions is made.</summary>
+    private static async Task<AnswersView> Answers(
+        ClassId classId,
+        [AsParameters] ReportQuery asked,
+        Strand? strand,
+        QuestionId? questionId,
+        ReportDesk at,
+        TriesStore tries
+    )
+    {
+        var room = await at.Room(classId, asked);
+        var rows = await tries.Of(room.Asked(room.Span), new(strand, questionId));
+        return new(room.Spans, rows, rows.Count == TriesStore.Most);
+    }
+
+    private static async Task<OverTimeView> OverTime(
+        ClassId classId,
+        [AsParameters] ReportQuery asked,
+        ReportDesk at,
+        TriesStore tries
+    )
+    {
+        var room = await at.Room(classId, asked);
+        return new(
+            room.Spans,
+            await tries.ByDay(room.Asked(room.Span)),
+            room.Before is { } before ? await tries.ByDay(room.Asked(before)) : []
+        );
     }
 }

@@ -92,7 +92,7 @@ public sealed record ReportView(
     IReadOnlyList<ReportRowView> Rows,
     SumsView Sum,
     SumsView? Before,
-    LevelChange? Change
+    MeanRange? Change
 );
 
 /// <summary>Who read what in a span, the latest first.</summary>
@@ -106,3 +106,10 @@ public sealed record LogLine(LogRow Row, IReadOnlyList<AttemptMark> Marks);
 public sealed record QuestionsView(SpansView Spans, IReadOnlyList<MissedQuestion> Rows);
 
 public sealed record TextsView(SpansView Spans, IReadOnlyList<TextRead> Rows);
+
+/// <param name="More">There are more than are shown.</param>
+public sealed record AnswersView(SpansView Spans, IReadOnlyList<TryLine> Rows, bool More);
+
+/// <param name="Days">Those on which something was read or answered.</param>
+/// <param name="Before">The same of the span before; none where there is none.</param>
+public sealed record OverTimeView(SpansView Spans, IReadOnlyList<DayRead> Days, IReadOnlyList<DayRead> Before);

@@ -7,7 +7,16 @@ namespace DeepCurrent.Web.Reports;
 public sealed class ReportsFeature : IFeature
 {
     public void Add(IServiceCollection services, IConfiguration settings) =>
-        services.AddSingleton<ReportStore>().AddSingleton<LogStore>().AddScoped<ReportDesk>();
+        services
+            .AddSingleton<ReportStore>()
+            .AddSingleton<LogStore>()
+            .AddSingleton<TriesStore>()
+            .AddSingleton<SchoolReportStore>()
+            .AddScoped<ReportDesk>();
 
-    public void Map(RouteGroupBuilder api) => ReportEndpoints.Map(api);
+    public void Map(RouteGroupBuilder api)
+    {
+        ReportEndpoints.Map(api);
+        SchoolReportEndpoints.Map(api);
+    }
 }

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
@@ -94,6 +95,9 @@ public sealed record ClassRosterView
 
     /// <summary>Assistants may print one reader's card.</summary>
     public required bool AssistantsPrint { get; init; }
+
+    /// <summary>Which reading elsewhere counts for word goals.</summary>
+    public required OutsideCounts Outside { get; init; }
 
     /// <summary>The tide pools its readers see.</summary>
     public required PoolShown Pool { get; init; }
@@ -202,6 +206,7 @@ public static class MemberEndpoints
             WeAsked = may ? await requests.Of(classId) : [],
             Guessing = may ? await sessions.Guessing(classId, desk.Now - GuessRule.Class.Window) : null,
             AssistantsPrint = place.AssistantsPrint,
+            Outside = place.Outside,
             Pool = place.Pool,
         };
     }

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
@@ -34,6 +35,9 @@ public sealed record SchoolView
     public required bool SurnamesOnCards { get; init; }
 
     public required bool GuardiansAllowed { get; init; }
+
+    /// <summary>Comprehension aimed at by grade.</summary>
+    public required IReadOnlyList<GradeAim> Aims { get; init; }
 
     /// <summary>The label system levels are named in.</summary>
     public required string LevelSystem { get; init; }
@@ -71,6 +75,9 @@ public sealed record SchoolRequest
     public required bool SurnamesOnCards { get; init; }
 
     public required bool GuardiansAllowed { get; init; }
+
+    /// <summary>Comprehension aimed at by grade.</summary>
+    public required IReadOnlyList<GradeAim> Aims { get; init; }
 
     /// <summary>The label system levels are named in.</summary>
     public required string LevelSystem { get; init; }
@@ -138,6 +145,7 @@ public static class SchoolEndpoints
             CodesTo = s.CodesTo,
             SurnamesOnCards = s.SurnamesOnCards,
             GuardiansAllowed = s.GuardiansAllowed,
+            Aims = s.Aims,
             LevelSystem = s.NamedIn,
             LevelSystems = LevelLabels.Systems(s.Chart),
             Letters = SchoolLetters.All(s),
@@ -162,6 +170,7 @@ public static class SchoolEndpoints
             CodesTo = r.CodesTo,
             SurnamesOnCards = r.SurnamesOnCards,
             GuardiansAllowed = r.GuardiansAllowed,
+            Aims = r.Aims,
             LevelSystem = r.LevelSystem,
             Letters = SchoolLetters.Kept(r.Letters),
             Version = r.Version,
@@ -175,6 +184,12 @@ public static class SchoolEndpoints
         var faults = new Faults()
             .If(name.Length is 0 or > 120, "name", $"Enter a school name of 120 letters or fewer.")
             .If(!SchoolClock.Knows(r.TimeZone), "timeZone", $"This is not a time zone, such as Europe/London.")
+            .If(
+                r.Aims.Any(a => a.Grade is < 0 or > 12 || a.Percent is < 1 or > 100)
+                    || r.Aims.DistinctBy(a => a.Grade).Count() < r.Aims.Count,
+                "aims",
+                $"Enter 1 to 100% for each grade, once."
+            )
             .If(r.UnderstoodFrom is not (> 0 and < 1), "understoodFrom", $"Enter 1 to 99%.")
             .If(
                 !(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1),

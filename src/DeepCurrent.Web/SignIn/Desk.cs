@@ -31,6 +31,12 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
         return place is not null && May(deed, place.Part) ? place : throw Refused.NotFound();
     }
 
+    /// <summary>Whether the asker may do something in a class of the school.</summary>
+    public async Task<bool> MayIn(ClassId classId, Deed deed) =>
+        Who.Role == Role.Teacher
+        && await schools.Place(classId, Who.SchoolId, Who.Adult) is { } place
+        && May(deed, place.Part);
+
     public async Task<ReaderHead> Reader(ReaderId readerId, Deed deed)
     {
         var reader = Who.Role == Role.Teacher ? await readers.Find(readerId, Who.SchoolId, Who.Adult) : null;

@@ -6,6 +6,7 @@ using DeepCurrent.Core.Readings;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.Choosing;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
@@ -38,9 +39,11 @@ public sealed record SessionView(
     HandedOver? HandedOver,
     Supports? Supports,
     Language? Language,
-    HomeLook? Home,
-    bool Voice
-);
+    HomeLook? Home
+)
+{
+    public required bool Voice { get; init; }
+}
 
 public sealed record AdultSignIn(string UserName, string Password);
 
@@ -118,6 +121,7 @@ public static class SignInEndpoints
         IAntiforgery antiforgery,
         IDataProtectionProvider protection,
         IVoice voice,
+        ChoosingStore choosing,
         HttpContext http
     )
     {
@@ -141,9 +145,11 @@ public static class SignInEndpoints
             handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
             reader?.Supports,
             home is { Length: > 0 } ? Languages.Of(home) : null,
-            reader is null ? null : HomeLooks.For(reader.Grade),
-            voice.Ready
-        );
+            reader is null ? null : HomeLooks.For(reader.Grade, (await choosing.Own(who.Reader)).Home)
+        )
+        {
+            Voice = voice.Ready,
+        };
     }
 
     private static async Task Adult(

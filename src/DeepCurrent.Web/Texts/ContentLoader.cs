@@ -101,10 +101,22 @@ public sealed class ContentLoader(
         };
     }
 
+    private static VersionId IdOf(TextFolder text, VersionFile version) =>
+        VersionId.From(NamedId.Of(NamedId.Shipped, $"{text.Slug} version {version.Label}"));
+
+    /// <summary>A question is known by what it asks: its place changes when another is put before it.</summary>
+    /// <param name="place">From 0.</param>
+    private static QuestionId IdOf(TextFolder text, int place)
+    {
+        var stem = text.Questions[place].Stem;
+        var alike = text.Questions.Take(place).Count(q => q.Stem == stem);
+        return QuestionId.From(NamedId.Of(NamedId.Shipped, $"{text.Slug} question {alike} {stem}"));
+    }
+
     internal static NewText Measured(TextFolder text) =>
         new()
         {
-            Id = TextId.New(),
+            Id = TextId.From(NamedId.Of(NamedId.Shipped, text.Slug)),
             SchoolId = null,
             Slug = text.Slug,
             Title = text.Title,
@@ -115,9 +127,9 @@ public sealed class ContentLoader(
             Blurb = text.Blurb,
             Versions =
             [
-                .. text.Versions.Select((v, i) => TextMeasuring.Version(VersionId.New(), v.Label, i, v, paged: true)),
+                .. text.Versions.Select((v, i) => TextMeasuring.Version(IdOf(text, v), v.Label, i, v, paged: true)),
             ],
-            Questions = [.. text.Questions.Select(q => q with { Id = QuestionId.New() })],
+            Questions = [.. text.Questions.Select((q, place) => q with { Id = IdOf(text, place) })],
             Words = [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))],
             Season = text.Season,
         };

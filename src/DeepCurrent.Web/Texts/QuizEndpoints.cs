@@ -165,14 +165,19 @@ public static class QuizEndpoints
         (q.Choices ?? [])
             .Take(MostChoices)
             .SelectMany(c => new[] { c.Text, c.Reason, c.Match })
-            .Concat(q.Rubric?.Marks ?? [])
+            .Concat((q.Rubric?.Criteria ?? []).SelectMany(c => (c.Marks ?? []).Append(c.Name)))
             .Concat(q.Rubric?.Samples ?? []);
 
     private static bool TooMuch(OwnQuestion q) =>
         (q.Proofs ?? new Dictionary<string, string>()).Any(p => p.Value?.Length > 2000 || p.Key.Length > 40)
         || q.Proofs?.Count > 20
         || q.After?.Count > 20
-        || q.Rubric?.Samples?.Count > 5;
+        || (q.Rubric is { } rubric && TooMuch(rubric));
+
+    private static bool TooMuch(Rubric rubric) =>
+        rubric.Samples?.Count > 5
+        || rubric.Criteria?.Count > Rubric.MostCriteria
+        || rubric.Criteria?.Any(c => c.Marks?.Count > Rubric.MostPoints + 1) == true;
 
     private static Question Read(OwnQuestion q, int at, HashSet<QuestionId> known)
     {
@@ -187,9 +192,12 @@ public static class QuizEndpoints
             q.Evidence,
             q.Offset,
             q.After is { Count: > 0 } ? q.After : null,
-            q.Kind.Written() && q.Rubric is { Marks: { } marks } ? new(marks, q.Rubric.Samples ?? []) : null
+            q.Kind.Written() && q.Rubric is { Criteria: { } rows } ? RubricOf(rows, q.Rubric.Samples) : null
         );
     }
+
+    private static Rubric RubricOf(IReadOnlyList<Criterion> rows, IReadOnlyList<string>? samples) =>
+        new([.. rows.Select(c => new Criterion(c.Name?.Trim() ?? "", c.Marks ?? []))], samples ?? []);
 
     private static IReadOnlyList<Choice> ChoicesOf(OwnQuestion q) =>
         [

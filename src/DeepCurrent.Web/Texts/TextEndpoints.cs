@@ -58,6 +58,7 @@ public sealed record TextVersionView(
 /// <param name="Kind">Single, Multiple, Order, Match, Sentence, Short or Long.</param>
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
 /// <param name="After">For a question on the way: the paragraph it comes after, by version label or "all".</param>
+/// <param name="Key">The picks that are right where a correction says so of an order or a match; else null.</param>
 public sealed record QuestionView(
     QuestionId Id,
     QuestionKind Kind,
@@ -68,11 +69,12 @@ public sealed record QuestionView(
     bool Evidence,
     double Offset,
     IReadOnlyDictionary<string, int>? After,
-    Rubric? Rubric
+    Rubric? Rubric,
+    IReadOnlyList<int>? Key
 )
 {
     public static QuestionView Of(Question q) =>
-        new(q.Id, q.Kind, q.Strand, q.Stem, q.Choices, q.Proofs, q.Evidence, q.Offset, q.After, q.Rubric);
+        new(q.Id, q.Kind, q.Strand, q.Stem, q.Choices, q.Proofs, q.Evidence, q.Offset, q.After, q.Rubric, q.Key);
 }
 
 public sealed record TextView

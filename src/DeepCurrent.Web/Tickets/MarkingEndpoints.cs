@@ -10,8 +10,8 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Tickets;
 
-/// <param name="Mark">0 to 3.</param>
-public sealed record MarkRequest(int Mark, string? Comment);
+/// <param name="Points">Row by row of the rubric.</param>
+public sealed record MarkRequest(IReadOnlyList<int> Points, string? Comment);
 
 public sealed record MarkedView(TicketState State);
 
@@ -45,20 +45,21 @@ public static class MarkingEndpoints
     )
     {
         var (placed, place) = await desk.Ticket(assignments, ticketId, Deed.Mark);
-        Holds(request);
+        var rubric = await marking.RubricOf(ticketId, answerId) ?? throw NothingToMark();
+        var given = Given(request, rubric);
         var year = await schools.Year(place.SchoolYearId);
         var state = await marking.Mark(
             ticketId,
             placed.Ticket.ReaderId,
             answerId,
-            request.Mark,
+            given,
             request.Comment?.Trim() ?? "",
             desk.Who.Adult,
             year,
             (await desk.School()).Chart,
             desk.Now
         );
-        return new(state ?? throw Refused.Conflict("not-to-mark", $"No written answer to mark here."));
+        return new(state ?? throw NothingToMark());
     }
 
     private static async Task<MarkedView> Unmark(
@@ -84,12 +85,22 @@ public static class MarkingEndpoints
         );
     }
 
-    /// <summary>Refuses a mark that is none.</summary>
-    internal static void Holds(MarkRequest request) =>
+    internal static Refused NothingToMark() => Refused.Conflict("not-to-mark", $"No written answer to mark here.");
+
+    /// <summary>The mark that is asked for; refuses one that is none by its rubric.</summary>
+    internal static GivenMark Given(MarkRequest request, Rubric rubric)
+    {
+        var mark = rubric.Mark(request.Points ?? []);
         new Faults()
-            .If(request.Mark is < 0 or > Rubric.Most, "mark", $"Choose 0, 1, 2 or 3.")
+            .If(
+                mark is null,
+                "points",
+                $"These are not points of this rubric. It may have changed: reload, and mark by it as it is now."
+            )
             .If(request.Comment?.Length > LongestComment, "comment", $"Use {LongestComment} letters or fewer.")
             .Refuse();
+        return mark!;
+    }
 
     private static async Task<MarkedView> Release(
         TicketId ticketId,

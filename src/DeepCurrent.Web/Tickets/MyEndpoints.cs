@@ -16,10 +16,10 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Tickets;
 
 /// <param name="RightAnswer">Shown only when the ticket is handed in and the reader has answered.</param>
-/// <param name="Points">0 to 3, of a written answer.</param>
+/// <param name="Points">Of a written answer.</param>
+/// <param name="AnswerId">The last answer; null where there is none.</param>
 /// <param name="Comment">What the teacher wrote to it.</param>
 /// <param name="Page">Of the proof, from 0; null where the text has none.</param>
-/// <param name="Shown">Which of the reason and the proof stand there at once.</param>
 public sealed record MyResultLine(
     QuestionId QuestionId,
     string Stem,
@@ -29,11 +29,15 @@ public sealed record MyResultLine(
     string? RightAnswer,
     string Reason,
     string? Proof,
-    int? Points,
+    GivenMark? Points,
+    AnswerId? AnswerId,
     string Comment,
-    int? Page,
-    FeedbackShown Shown
-);
+    int? Page
+)
+{
+    /// <summary>Which of the reason and the proof stand there at once.</summary>
+    public required FeedbackShown Shown { get; init; }
+}
 
 public sealed record MyResult(
     TicketId Id,
@@ -350,7 +354,7 @@ public static class MyEndpoints
         var mark = TicketLife.MarkOf([.. attempts.Select(a => a.Right)]);
         // What the reader did not answer stays unknown: it may be asked again.
         if (attempts.Count == 0)
-            return new(q.Id, q.Stem, mark, q.Written, null, null, "", null, null, "", null, Nothing);
+            return new(q.Id, q.Stem, mark, q.Written, null, null, "", null, null, null, "", null) { Shown = Nothing };
         var last = attempts[^1];
         return new(
             q.Id,
@@ -362,9 +366,12 @@ public static class MyEndpoints
             sheet.View(q).Attempts[^1].Reason,
             q.Proof(version) is { } proof ? Paragraphs.Said(proof) : null,
             last.Mark,
+            last.Id,
             last.Comment,
-            null,
-            Nothing
-        );
+            null
+        )
+        {
+            Shown = Nothing,
+        };
     }
 }

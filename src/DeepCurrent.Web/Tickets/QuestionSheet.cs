@@ -57,12 +57,10 @@ public sealed class QuestionSheet(
     IReadOnlyList<string> sentences
 )
 {
-    /// <summary>Something is answered in this round.</summary>
-    public bool Answered => answers.Count > 0;
-
-    // What was answered before the ticket came back is kept, and is not asked about.
-    private readonly ILookup<QuestionId, AnswerRow> answers = answers
-        .Where(a => a.Round == ticket.Round)
+    // What was answered before the ticket came back is kept, and is not asked about; where only some questions were
+    // asked again, the others stand as they were.
+    private readonly ILookup<QuestionId, AnswerRow> answers = ticket
+        .Counted(answers)
         .OrderBy(a => a.Attempt)
         .ToLookup(a => a.QuestionId);
 
@@ -77,12 +75,18 @@ public sealed class QuestionSheet(
         QuestionId? only = null
     )
     {
-        var questions = (await texts.Questions(ticket.TextId))
-            .Where(q => ticket.Asks(q) && (only is null || q.Id == only))
+        // While some are tried again, the others are not shown.
+        var open = TicketLife.Open(ticket.State);
+        var questions = ticket
+            .Asked(await texts.Questions(ticket.TextId))
+            .Where(q => (!open || ticket.Now(q.Id)) && (only is null || q.Id == only))
             .ToList();
         var sentences = questions.Exists(q => q.Rules.PicksSentences) ? await texts.Sentences(ticket.VersionId) : [];
         return new(ticket, questions, answers, sentences);
     }
+
+    /// <summary>Something is answered in this round.</summary>
+    public bool Answered { get; } = answers.Any(a => a.Round == ticket.Round);
 
     public IReadOnlyList<Question> Questions => questions;
 

@@ -1,11 +1,13 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Messages;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
@@ -49,8 +51,8 @@ public sealed record MyTask
 
     public required Probability? Score { get; init; }
 
-    /// <summary>0 to 3, once the teacher has released it.</summary>
-    public required int? Mark { get; init; }
+    /// <summary>Of what was written, once the teacher has released it.</summary>
+    public required GivenMark? Mark { get; init; }
 
     /// <summary>What the teacher wrote to the answer, once it is released.</summary>
     public required string Said { get; init; }
@@ -103,8 +105,8 @@ public static class TaskEndpoints
         api.MapDelete("/tickets/{ticketId:guid}/reply/mark", Unmark);
     }
 
-    private static async Task<MyTask> Mine(TicketId ticketId, Desk desk, ReplyStore replies) =>
-        View(await replies.Find(ticketId, desk.Self()) ?? throw Refused.NotFound());
+    private static async Task<MyTask> Mine(TicketId ticketId, Desk desk, ReplyStore replies, MeaningStore meanings) =>
+        await View(await replies.Find(ticketId, desk.Self()) ?? throw Refused.NotFound(), meanings);
 
     /// <summary>Who can hand in the same answer, and who has.</summary>
     private static async Task<PartnersView> Partners(
@@ -138,7 +140,13 @@ public static class TaskEndpoints
     }
 
     /// <summary>Keeps what the reader has done so far; it is safe to send twice.</summary>
-    private static async Task<MyTask> Keep(TicketId ticketId, ReplyRequest request, Desk desk, ReplyStore replies)
+    private static async Task<MyTask> Keep(
+        TicketId ticketId,
+        ReplyRequest request,
+        Desk desk,
+        ReplyStore replies,
+        MeaningStore meanings
+    )
     {
         var reader = desk.Self();
         var task = await replies.Find(ticketId, reader) ?? throw Refused.NotFound();
@@ -163,7 +171,10 @@ public static class TaskEndpoints
             desk.Given(request.At),
             desk.Now
         );
-        return View(kept ?? throw Refused.Conflict("not-open", $"This is closed. It may be handed in already."));
+        return await View(
+            kept ?? throw Refused.Conflict("not-open", $"This is closed. It may be handed in already."),
+            meanings
+        );
     }
 
     /// <summary>What the reader sees, for those who teach them; looking leaves no trace.</summary>
@@ -171,11 +182,12 @@ public static class TaskEndpoints
         TicketId ticketId,
         Desk desk,
         AssignmentStore assignments,
-        ReplyStore replies
+        ReplyStore replies,
+        MeaningStore meanings
     )
     {
         var (placed, _) = await desk.Ticket(assignments, ticketId, Deed.SeeClass);
-        return View(await replies.Find(ticketId, placed.Ticket.ReaderId) ?? throw Refused.NotFound());
+        return await View(await replies.Find(ticketId, placed.Ticket.ReaderId) ?? throw Refused.NotFound(), meanings);
     }
 
     private static async Task<MarkedView> Mark(
@@ -183,20 +195,22 @@ public static class TaskEndpoints
         MarkRequest request,
         Desk desk,
         AssignmentStore assignments,
+        ReplyStore replies,
         ReplyMarker marker
     )
     {
         var (placed, _) = await desk.Ticket(assignments, ticketId, Deed.Mark);
-        MarkingEndpoints.Holds(request);
+        var task = await replies.Find(ticketId, placed.Ticket.ReaderId) ?? throw MarkingEndpoints.NothingToMark();
+        var given = MarkingEndpoints.Given(request, task.Content.Rubric ?? Rubric.Usual);
         var state = await marker.Mark(
             ticketId,
             placed.Ticket.ReaderId,
-            request.Mark,
+            given,
             request.Comment?.Trim() ?? "",
             desk.Who.Adult,
             desk.Now
         );
-        return new(state ?? throw Refused.Conflict("not-to-mark", $"No written answer to mark here."));
+        return new(state ?? throw MarkingEndpoints.NothingToMark());
     }
 
     private static async Task<MarkedView> Unmark(
@@ -213,7 +227,7 @@ public static class TaskEndpoints
         );
     }
 
-    private static MyTask View(OpenTask task)
+    private static async Task<MyTask> View(OpenTask task, MeaningStore meanings)
     {
         var released = task.State is TicketState.Released;
         return new()
@@ -228,7 +242,11 @@ public static class TaskEndpoints
             Comment = task.Comment,
             Prompt = task.Content.Prompt,
             Url = task.Content.Url,
-            Words = [.. (task.Content.Words ?? []).Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example, null))],
+            Words = await HomeWords.Of(
+                [.. (task.Content.Words ?? []).Select(w => new Word(w.Text, w.Part, w.Meaning, w.Example))],
+                Languages.Of(task.SpokenAtHome),
+                meanings
+            ),
             AtOnce = task.Content.AtOnce,
             By = task.Content.By,
             Written = task.Reply.Words,

@@ -15,6 +15,7 @@ public sealed class TicketsFeature : IFeature
             .AddSingleton<MarkingStore>()
             .AddSingleton<SetAsideStore>()
             .AddSingleton<AnswerWriter>()
+            .AddSingleton<MissedQuestions>()
             .AddSingleton<WorkSheet>();
 
     public void Map(RouteGroupBuilder api)

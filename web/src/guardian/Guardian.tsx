@@ -1,17 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
 import { Route, Routes, useNavigate } from 'react-router';
-import { api, ok, type Api } from '../shared/api';
-import { dayOf, minutes, number, today } from '../shared/format';
-import { goalKinds } from '../shared/goalKinds';
+import { api, ok } from '../shared/api';
+import { dayOf, today } from '../shared/format';
 import { keys } from '../shared/keys';
-import { Pool } from '../shared/pool/Pool';
 import { signOut, useSignInBy, type Session } from '../shared/session';
-import { say, t } from '../shared/words';
+import { t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { Brand } from '../ui/Frame';
 import { Empty, Show } from '../ui/Show';
 import { LanguageSwitch } from '../shared/LanguageSwitch';
 import { PageTitle } from '../ui/PageTitle';
+import type { Child } from './child';
+import { FinishedList } from './FinishedList';
+import { Goals } from './Goals';
+import { HowItGoes } from './HowItGoes';
+import { Messages } from './Messages';
+import { ChildsWeek } from './Week';
 import { ReadTogether, ThisWeeksText } from './ReadTogether';
 
 /** What a guardian sees: their own children, in plain words. */
@@ -20,10 +24,10 @@ export default function Guardian({ session }: { session: Session }) {
   const navigate = useNavigate();
   return (
     <div className="bg-depth-2 min-h-screen text-lg">
-      <header className="border-ink bg-sand flex items-center gap-3 border-b px-5 py-2.5">
+      <header className="border-ink bg-sand flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b px-5 py-2.5">
         <Brand />
         <span className="grow" />
-        <span>{session.name}</span>
+        <span className="max-sm:hidden">{session.name}</span>
         <LanguageSwitch session={session} />
         <Button onClick={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</Button>
       </header>
@@ -51,8 +55,12 @@ function Children() {
             </Empty>
           ) : (
             <>
+              <p className="flex flex-wrap items-center justify-between gap-3 print:hidden">
+                <span>{t('You see only your child. Other families cannot see this.')}</span>
+                <Button onClick={() => window.print()}>{t('Print this week')}</Button>
+              </p>
               {all.map((c) => (
-                <Child key={c.id} c={c} />
+                <OneChild key={c.id} c={c} />
               ))}
             </>
           )
@@ -65,18 +73,12 @@ function Children() {
 const most = 12;
 
 /** One child: the week, what is due, what is finished, how it goes. */
-function Child({ c }: { c: Api<'ChildView'> }) {
+function OneChild({ c }: { c: Child }) {
   const due = c.readings.filter((r) => !r.handedInAt);
   const done = c.readings.filter((r) => r.handedInAt);
   return (
     <article className="border-ink bg-paper overflow-clip rounded-[14px] border-[1.5px] [&_h3]:text-xl [&>section]:px-8 [&>section]:py-5">
-      <section>
-        <h2 className="text-2xl leading-9">{t('{{name}}’s week', { name: c.givenName })}</h2>
-        <p>
-          {t('{{name}} has read {{count}} words since Monday.', { name: c.givenName, count: c.thisWeek })}{' '}
-          {t('Last week {{n}}.', { n: number(c.lastWeek) })}
-        </p>
-      </section>
+      <ChildsWeek c={c} />
       <section className="bg-depth-2 border-ink border-y">
         <h3>{t('Due')}</h3>
         {due.length === 0 ? (
@@ -99,56 +101,11 @@ function Child({ c }: { c: Api<'ChildView'> }) {
       {c.together && <ThisWeeksText child={c.id} of={c.together} />}
       <section className="border-line border-t">
         <h3>{t('Finished')}</h3>
-        {done.length === 0 ? (
-          <p className="text-soft">{t('Nothing read yet')}</p>
-        ) : (
-          <ul>
-            {done.slice(0, most).map((r, i) => (
-              <li key={i} className="border-line flex flex-wrap justify-between gap-x-4 py-1.5 [&+li]:border-t">
-                <b>{r.title}</b>
-                <span className="text-soft">
-                  {[
-                    r.handedInAt && dayOf(r.handedInAt),
-                    r.minutes > 0 && minutes(r.minutes * 60),
-                    r.asked > 0 && t('{{right}} of {{n}} right on the first try', { right: r.right, n: r.asked }),
-                  ]
-                    .filter(Boolean)
-                    .join(', ')}
-                </span>
-              </li>
-            ))}
-          </ul>
-        )}
+        <FinishedList readings={done.slice(0, most)} />
       </section>
-      <section className="border-line border-t">
-        <h3>{t('How it goes')}</h3>
-        <p>{say(c.level)}</p>
-        <p>{say(c.trend)}</p>
-        {c.pool !== null && c.pool.length > 0 && (
-          <figure className="mt-3 max-w-90">
-            <Pool
-              count={c.pool.length}
-              newest
-              label={t('{{name}}’s tide pool: {{titles}}', { name: c.givenName, titles: c.pool.join(', ') })}
-            />
-            <figcaption className="text-soft">
-              {t('The tide pool: one thing for each text {{name}} understood this school year.', {
-                name: c.givenName,
-              })}
-            </figcaption>
-          </figure>
-        )}
-        {c.goals.length > 0 && (
-          <>
-            <h4 className="mt-3 font-semibold">{t('Goals this term')}</h4>
-            <ul>
-              {c.goals.map((g) => (
-                <li key={g.kind}>{goalKinds[g.kind].forGuardian(g.target, g.done)}</li>
-              ))}
-            </ul>
-          </>
-        )}
-      </section>
+      <Messages c={c} />
+      <HowItGoes c={c} />
+      <Goals goals={c.goals} />
     </article>
   );
 }

@@ -5,6 +5,7 @@ import { keys } from '../shared/keys';
 import { homeOf, inOwnWords } from '../shared/language';
 import { Block } from '../shared/paragraphs';
 import type { Session } from '../shared/session';
+import { TextDrawing } from '../shared/TextDrawing';
 import { t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { PageTitle } from '../ui/PageTitle';
@@ -15,11 +16,7 @@ export function ThisWeeksText({ child, of }: { child: string; of: NonNullable<Ap
   return (
     <section className="border-line flex flex-wrap gap-5 border-t">
       {of.picture !== null && (
-        <img
-          src={`/api/texts/${of.textId}/picture`}
-          alt={of.picture}
-          className="border-line w-44 self-start rounded-sm border"
-        />
+        <TextDrawing textId={of.textId} shows={of.picture} className="border-line w-44 self-start rounded-sm border" />
       )}
       <div className="grid min-w-60 flex-1 content-start gap-1.5">
         <h3>{t('Read together this week')}</h3>
@@ -79,6 +76,17 @@ export function ReadTogether({ session }: { session: Session }) {
                   </div>
                 ))}
               </dl>
+            </section>
+          )}
+          {x.ask && (
+            <section aria-labelledby="ask" className="border-depth-5 border-l-3 pl-3.5">
+              <h2 id="ask" className="text-xl">
+                {t('Ask afterwards')}
+              </h2>
+              <p lang="en">{x.ask.question}</p>
+              <p className="text-soft">
+                {t('One answer:')} <span lang="en">{x.ask.answer}</span>
+              </p>
             </section>
           )}
           <section>

@@ -3,9 +3,15 @@ import { WifiSlash } from '@phosphor-icons/react';
 import { t } from '../shared/words';
 import { useOutbox } from './offline/outbox';
 
+function wordsFor(answers: number, unkept: number) {
+  if (unkept > 0) return t('This device is full. Keep this page open until there is internet.');
+  if (answers > 0) return t('Your {{count}} answers are safe here and will be sent.', { count: answers });
+  return t('What you do is saved on this device.');
+}
+
 /** Says that answers are kept on this device while there is no network. */
 export function KeptNote() {
-  const { answers, away } = useOutbox();
+  const { answers, away, unkept } = useOutbox();
   // What is on its way at this moment is not worth a word.
   if (!away) return <p className="sr-only" role="status" />;
   return (
@@ -18,10 +24,7 @@ export function KeptNote() {
     >
       <WifiSlash size={24} aria-hidden />
       <span>
-        <b>{t('No internet now.')}</b>{' '}
-        {answers > 0
-          ? t('Your {{count}} answers are safe here and will be sent.', { count: answers })
-          : t('What you do is saved on this device.')}
+        <b>{t('No internet now.')}</b> {wordsFor(answers, unkept)}
       </span>
     </p>
   );

@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ok, sentence } from '../shared/api';
+import { api, ok } from '../shared/api';
 import { keys } from '../shared/keys';
 import { t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { Say } from '../ui/Reader';
 import type { Work } from './queries';
+import { refusal } from './refusal';
 
 /** An easier or a harder version within reach, until something is answered. It needs the school's server. */
 export function OtherVersions({ work }: { work: Work }) {
@@ -41,7 +42,7 @@ export function OtherVersions({ work }: { work: Work }) {
           {t('Harder version')}
         </Button>
       )}
-      {error ? <Say role="alert">{sentence(error)}</Say> : null}
+      {error ? <Say role="alert">{refusal(error)}</Say> : null}
     </>
   );
 }

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ok, sentence } from '../shared/api';
+import { api, ok } from '../shared/api';
 import { keys } from '../shared/keys';
 import { t } from '../shared/words';
 import { Button } from '../ui/Button';
+import { refusal } from './refusal';
 
 /** Puts a chosen text back; what was done on it is kept. */
 export function PutBack({ ticketId, title }: { ticketId: string; title: string }) {
@@ -34,7 +35,7 @@ export function PutBack({ ticketId, title }: { ticketId: string; title: string }
       >
         {t('Put it back')}
       </Button>
-      {error ? <span role="alert"> {sentence(error)}</span> : null}
+      {error ? <span role="alert"> {refusal(error)}</span> : null}
     </p>
   );
 }

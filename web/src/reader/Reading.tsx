@@ -23,6 +23,7 @@ import { useSupportsOf } from './supports';
 import { WordCard } from './words/WordCard';
 import { useHandIn } from './useHandIn';
 import { useSpell } from './useSpell';
+import { TextDrawing } from '../shared/TextDrawing';
 import { useReadAloud } from './useReadAloud';
 import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
@@ -184,9 +185,9 @@ const Aloud = ({ aloud }: { aloud: ReturnType<typeof useReadAloud> }) => (
 /** The picture that stands for the text, above its first page. */
 const FirstPicture = ({ work }: { work: Work }) =>
   work.picture && (
-    <img
-      src={`/api/texts/${work.textId}/picture`}
-      alt={work.picture}
+    <TextDrawing
+      textId={work.textId}
+      shows={work.picture}
       className="border-ink mb-5 block aspect-[5/2] w-full rounded-md border object-cover object-[50%_70%]"
     />
   );

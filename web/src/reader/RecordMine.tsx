@@ -1,7 +1,6 @@
 import { ArrowCounterClockwise, Check, Microphone, Stop } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { sentence } from '../shared/api';
 import { clock } from '../shared/format';
 import { keys } from '../shared/keys';
 import { Heard } from '../shared/Heard';
@@ -10,6 +9,7 @@ import { t } from '../shared/words';
 import { recordingWaits, send, useOutbox } from './offline/outbox';
 import type { Work } from './queries';
 import { Button } from '../ui/Button';
+import { refusal } from './refusal';
 
 /** The reader records the text, listens to it, and keeps it; kept here first, like answers. Pages can be turned meanwhile. */
 export function RecordMine({ work }: { work: Work }) {
@@ -48,7 +48,7 @@ export function RecordMine({ work }: { work: Work }) {
       setSaid(recording ? t('Your teacher can hear it now.') : t('Saved on this device. It will be sent.'));
       recorder.forget();
     } catch (e) {
-      setSaid(sentence(e));
+      setSaid(refusal(e));
     }
     setBusy(false);
   };

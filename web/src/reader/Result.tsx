@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { type Api, api, ok, Problem } from '../shared/api';
 import { keys } from '../shared/keys';
+import { markSaid } from '../shared/scores';
 import { t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
@@ -11,12 +12,14 @@ import { PageTitle } from '../ui/PageTitle';
 import { ReaderBar, ReaderPage, Written } from '../ui/Reader';
 import { Show } from '../ui/Show';
 import { markName, TideMarks } from '../ui/TideMarks';
+import { CommentTalk } from './feedback/CommentTalk';
 import { getKept } from './offline/kept';
 import { handInWaits, useOutbox } from './offline/outbox';
 import { RateText } from './ratings/RateText';
 import { RefusedNote } from './RefusedNote';
 import { Talk } from './talk/Talk';
 import { ToMyReading } from './ToMyReading';
+import { useFeedbackTime } from './useSpell';
 
 type MyResult = Api<'MyResult'>;
 type ResultLine = MyResult['lines'][number];
@@ -90,6 +93,7 @@ const Onwards = ({ again }: { again?: string }) => (
 const card = 'border-soft bg-paper rounded-lg border px-6 py-4';
 
 function Released({ r }: { r: MyResult }) {
+  useFeedbackTime(r.id);
   const open = r.lines.filter((l) => l.mark !== 'RightAtOnce');
   const right = r.lines.filter((l) => l.mark === 'RightAtOnce' && !l.written);
   const marked = r.lines.filter((l) => l.mark === 'RightAtOnce' && l.written);
@@ -194,9 +198,10 @@ function Line({ l, ticketId, quiz, talk }: { l: ResultLine; ticketId: string; qu
           <Written>{l.myAnswer}</Written>
           {l.points != null && (
             <p>
-              <b>{t('{{n}} of 3', { n: l.points })}</b> {l.comment}
+              <b>{markSaid(l.points)}</b>
             </p>
           )}
+          {l.comment && l.answerId && <CommentTalk ticketId={ticketId} answerId={l.answerId} comment={l.comment} />}
         </>
       )}
       {l.written && l.myAnswer && talk && <Talk ticketId={ticketId} questionId={l.questionId} />}

@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { sentence } from '../shared/api';
 import { keys } from '../shared/keys';
 import { send } from './offline/outbox';
+import { refusal } from './refusal';
 
 /** Hands a ticket in, now or when there is a network, and goes to its result. */
 export function useHandIn(ticketId: string) {
@@ -27,7 +27,7 @@ export function useHandIn(ticketId: string) {
       void client.invalidateQueries({ queryKey: keys.my.ticket(ticketId) });
       await navigate(`/text/${ticketId}/result`);
     } catch (e) {
-      setError(sentence(e));
+      setError(refusal(e));
     } finally {
       setBusy(false);
     }

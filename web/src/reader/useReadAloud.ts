@@ -1,6 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ok, type Api } from '../shared/api';
-import { locale } from '../shared/language';
 import { useSession } from '../shared/session';
 import { getKept } from './offline/kept';
 
@@ -31,16 +30,18 @@ export function wordAt(words: Said['words'], seconds: number): number | null {
   return at;
 }
 
-/** The device's own voice, for where there is no other. */
-function useDeviceVoice() {
+const spoken: Record<Api<'Language'>, string> = { English: 'en-GB', Spanish: 'es' };
+
+/** Whether the device has a voice of its own in a language, for where there is no other. */
+function useDeviceVoice(language: Api<'Language'>) {
   const [can, setCan] = useState(false);
   useEffect(() => {
     if (!('speechSynthesis' in window)) return;
-    const look = () => setCan(speechSynthesis.getVoices().some((v) => v.lang.startsWith('en')));
+    const look = () => setCan(speechSynthesis.getVoices().some((v) => v.lang.startsWith(spoken[language].slice(0, 2))));
     look();
     speechSynthesis.addEventListener('voiceschanged', look);
     return () => speechSynthesis.removeEventListener('voiceschanged', look);
-  }, []);
+  }, [language]);
   return can;
 }
 
@@ -50,11 +51,11 @@ const fastest = 1.4;
 /**
  * Reads aloud: by the school's voice, else by the device's own. `word` is the place of the word being spoken, `failed`
  * that neither could speak just now.
- * @param pageLanguage The text is of the page itself, and not of a text to read.
+ * @param language Of the text: what is read is English, the page and what stands at home may be another.
  */
-export function useReadAloud(text: string, pageLanguage = false) {
+export function useReadAloud(text: string, language: Api<'Language'> = 'English') {
   const voice = useSession().data?.voice ?? false;
-  const device = useDeviceVoice();
+  const device = useDeviceVoice(language);
   const [on, setOn] = useState(false);
   const [word, setWord] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
@@ -78,14 +79,14 @@ export function useReadAloud(text: string, pageLanguage = false) {
       return;
     }
     const speech = new SpeechSynthesisUtterance(text);
-    speech.lang = 'en-GB';
+    speech.lang = spoken[language];
     speech.rate = 0.85 * rate;
     speech.onboundary = (e) => setWord(e.charIndex);
     speech.onend = stop;
     speechSynthesis.speak(speech);
   };
   const byVoice = async () => {
-    const { key, words } = await said(text, pageLanguage && locale().startsWith('es') ? 'Spanish' : 'English');
+    const { key, words } = await said(text, language);
     const audio = new Audio(`/api/voice/${key}`);
     audio.playbackRate = rate;
     audio.onended = stop;

@@ -4,6 +4,7 @@ import type { Subject } from './keys';
 type Subjects = readonly Subject[];
 const levels: Subjects = [
   'class',
+  'signals',
   'reader',
   'reports',
   'fit',
@@ -18,6 +19,7 @@ const work: Subjects = [
   'assignments',
   'assignment',
   'ticket',
+  'feedback',
   'marking',
   'reports',
   'reader',
@@ -37,9 +39,12 @@ const touched = {
   /** A level: what it rests on, or what a person says. */
   level: [...levels, ...history, 'marking', 'check', 'checks', 'windows'],
   checks: [...levels, ...history, 'checks', 'check', 'windows'],
-  goals: ['goals', 'class', 'reader', ...history],
+  goals: ['goals', 'class', 'signals', 'reader', ...history],
+  meetings: ['meetings'],
+  /** What is said of a signal. */
+  signals: ['signals', 'class'],
   /** What a group has and nobody has begun goes with it. */
-  groups: ['roster', ...work, ...history],
+  groups: ['groups', 'meetings', 'roster', ...work, ...history],
   lists: ['lists', 'class'],
   guardians: ['guardians', 'roster', 'mail'],
   /** Texts themselves: their words, their quizzes, their depths. */
@@ -47,7 +52,7 @@ const touched = {
   staff: ['staff', 'colleagues', 'roster', 'school-classes', 'mail', ...history],
   transfers: ['transfers', 'school-readers', ...history],
   /** What the pages of a class hear of while readers work. */
-  live: [...work, 'checks', 'check', 'windows'],
+  live: [...work, 'signals', 'checks', 'check', 'windows'],
 } satisfies Record<string, Subjects>;
 
 export type Changed = keyof typeof touched;

@@ -1,5 +1,5 @@
 import type { Api } from './api';
-import { number, percent } from './format';
+import { fm, number, percent } from './format';
 import { phrase, type Phrase, t } from './words';
 
 export type GoalKind = Api<'GoalKind'>;
@@ -13,8 +13,12 @@ type Kind = {
   outOf: (done: number | null, target: number) => string;
   /** Where a goal should be by now is a place on its way; a mean has none. */
   grows: boolean;
-  forGuardian: (target: number, done: number) => string;
+  /** For families: what it is about, and how far it is. */
+  forGuardian: { name: () => string; soFar: (target: number, done: number) => string };
 };
+
+/** Percent as answers of ten: a family counts, it does not reckon. */
+const ofTen = (share: number) => number(share / 10);
 
 export const goalKinds: Record<GoalKind, Kind> = {
   Comprehension: {
@@ -23,8 +27,11 @@ export const goalKinds: Record<GoalKind, Kind> = {
     outOf: (done, target) =>
       t('{{done}} of {{target}}%', { done: done == null ? '–' : Math.round(done), target: Math.round(target) }),
     grows: false,
-    forGuardian: (target, done) =>
-      t('Answer {{target}}% right on the first try: {{done}}% so far', { target, done: Math.round(done) }),
+    forGuardian: {
+      name: () => t('Right on the first try'),
+      soFar: (target, done) =>
+        t('{{done}} of 10, the goal is {{target}}', { done: ofTen(done), target: ofTen(target) }),
+    },
   },
   Words: {
     name: () => t('Words'),
@@ -32,8 +39,18 @@ export const goalKinds: Record<GoalKind, Kind> = {
     outOf: (done, target) =>
       t('{{done}} of {{target}}', { done: done == null ? '–' : number(done), target: number(target) }),
     grows: true,
-    forGuardian: (target, done) =>
-      t('Read {{target}} words: {{done}} so far', { target: number(target), done: number(done) }),
+    forGuardian: {
+      name: () => t('Words'),
+      soFar: (target, done) => t('{{done}} of {{target}}', { done: number(done), target: number(target) }),
+    },
+  },
+  Depth: {
+    name: () => t('Level'),
+    write: (x) => `${fm(x)} fm`,
+    outOf: (done, target) =>
+      t('{{done}} of {{target}} fm', { done: done == null ? '–' : fm(done), target: fm(target) }),
+    grows: false,
+    forGuardian: { name: () => t('Read harder texts by the end of the term'), soFar: () => '' },
   },
 };
 

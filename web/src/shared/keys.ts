@@ -20,6 +20,7 @@ export const keys = {
     readings: ['my', 'readings'] as const,
     ratings: ['my', 'ratings'] as const,
     talk: (ticketId: string) => ['my', 'talk', ticketId] as const,
+    commentReplies: (ticketId: string) => ['my', 'comment-replies', ticketId] as const,
     choices: ['my', 'choices'] as const,
     checks: ['my', 'checks'] as const,
     check: (sittingId: string) => ['my', 'check', sittingId] as const,
@@ -27,6 +28,7 @@ export const keys = {
   code: (code: string) => ['code', code] as const,
   children: ['children'] as const,
   together: (readerId: string) => ['children', readerId, 'together'] as const,
+  childWeek: (readerId: string, monday: string) => ['children', readerId, 'week', monday] as const,
 
   class: (classId: string) => ['class', classId] as const,
   roster: (classId: string) => ['roster', classId] as const,
@@ -42,19 +44,42 @@ export const keys = {
   reader: {
     one: (readerId: string | undefined) => ['reader', readerId] as const,
     evidence: (readerId: string) => ['reader', readerId, 'evidence'] as const,
+    absences: (readerId: string) => ['reader', readerId, 'absences'] as const,
     elsewhere: (readerId: string) => ['reader', readerId, 'elsewhere'] as const,
+    homeMessages: (readerId: string) => ['reader', readerId, 'home-messages'] as const,
     ownChoice: (readerId: string) => ['reader', readerId, 'own-choice'] as const,
     records: (readerId: string) => ['reader', readerId, 'records'] as const,
     record: (readerId: string, recordId: string) => ['reader', readerId, 'record', recordId] as const,
   },
+  groups: {
+    groupings: (classId: string) => ['groups', classId, 'groupings'] as const,
+    rules: (classId: string, grouping: string | null = null) => ['groups', classId, 'rules', grouping] as const,
+    judged: (classId: string, grouping: string | null, plan: unknown, rules: unknown) =>
+      ['groups', classId, 'judged', grouping, plan, rules] as const,
+    past: (classId: string) => ['groups', classId, 'past'] as const,
+    leaders: (classId: string) => ['groups', classId, 'leaders'] as const,
+    again: (classId: string, rules: unknown) => ['groups', classId, 'again', rules] as const,
+  },
+  meetings: {
+    week: (classId: string, monday: string | null) => ['meetings', classId, monday] as const,
+    one: (meetingId: string) => ['meetings', 'one', meetingId] as const,
+  },
+  signals: (classId: string) => ['signals', classId] as const,
+  feedback: (ticketId: string) => ['feedback', ticketId] as const,
+  correction: (assignmentId: string, questionId: string, id: string, key: unknown) =>
+    ['correction', assignmentId, questionId, id, key] as const,
   reports: {
     days: (classId: string, asked: unknown) => ['reports', classId, 'days', asked] as const,
     readers: (classId: string, asked: unknown) => ['reports', classId, 'readers', asked] as const,
     questions: (classId: string, asked: unknown) => ['reports', classId, 'questions', asked] as const,
     texts: (classId: string, asked: unknown) => ['reports', classId, 'texts', asked] as const,
+    answers: (classId: string, asked: unknown, which: unknown) =>
+      ['reports', classId, 'answers', asked, which] as const,
+    overTime: (classId: string, asked: unknown) => ['reports', classId, 'over-time', asked] as const,
     log: (classId: string, asked: unknown, readerId: string | undefined) =>
       ['reports', classId, 'log', asked, readerId] as const,
   },
+  conference: (classId: string) => ['conference', classId] as const,
   signIn: (readerId: string) => ['sign-in', readerId] as const,
   stays: (readerId: string) => ['stays', readerId] as const,
   goesAlong: (readerId: string) => ['goes-along', readerId] as const,
@@ -114,6 +139,7 @@ export const keys = {
   ticket: (ticketId: string) => ['ticket', ticketId] as const,
   talk: (assignmentId: string) => ['assignment', assignmentId, 'talk'] as const,
   marking: {
+    others: (classId: string) => ['marking', classId, 'others'] as const,
     queue: (classId: string) => ['marking', classId, 'queue'] as const,
     recommendations: (classId: string) => ['marking', classId, 'recommendations'] as const,
     tickets: (classId: string) => ['marking', classId] as const,
@@ -123,10 +149,11 @@ export const keys = {
   check: (checkId: string | undefined) => ['check', checkId] as const,
   checkChoices: ['check-choices'] as const,
   checkPreview: (asked: object) => ['check-preview', asked] as const,
-  goals: (classId: string) => ['goals', classId] as const,
+  goals: (classId: string, termId: string | null) => ['goals', classId, termId] as const,
 
   school: {
     one: ['school'] as const,
+    reports: (asked: unknown, by: string) => ['school-reports', asked, by] as const,
     readers: ['school-readers'] as const,
     classes: ['school-classes'] as const,
     chart: ['level-chart'] as const,

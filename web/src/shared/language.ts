@@ -88,3 +88,6 @@ export async function speak(language: Language) {
 let spoken: Language = 'en';
 /** The language in use, as Intl and a page know it. */
 export const locale = () => written[spoken];
+
+/** What a voice speaks, where it says something of the page itself. */
+export const pageVoice = (): Api<'Language'> => (spoken === 'es' ? 'Spanish' : 'English');

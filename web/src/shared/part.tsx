@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useReducer, useState, type ComponentType } from 'react';
+import { useEffect, useState, type ComponentType } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { t } from './words';
 import { Button } from '../ui/Button';
@@ -51,38 +51,36 @@ export function fetchWhenIdle([next, ...rest]: readonly { fetch: () => Promise<u
 
 /**
  * A part of the application that is fetched before or when it is first shown. If it cannot be, or breaks, it says so in
- * its own place and recovers.
+ * its own place and recovers. It waits by itself: a fallback of React's, once shown, stays for a third of a second, and
+ * parts stand within parts.
  */
 export function part<P extends object = Record<never, never>>(load: () => Promise<{ default: ComponentType<P> }>) {
-  let Here: ComponentType<P> | null = null;
-  const fetched = async () => {
-    const found = await load();
-    Here = found.default;
-    return found;
+  let here: ComponentType<P> | null = null;
+  const fetch = async () => {
+    here = (await load()).default;
+    return here;
   };
-  // A lazy component remembers its failure, so each try is a new one.
-  let Made = lazy(fetched);
-  function Part(props: P) {
-    const [, again] = useReducer((n: number) => n + 1, 0);
-    // What is here already is not waited for: a fallback, once shown, stays for a third of a second.
-    const [Shown] = useState(() => Here);
-    return (
-      <ErrorBoundary
-        FallbackComponent={Broken}
-        onReset={() => {
-          Made = lazy(fetched);
-          again();
-        }}
-      >
-        {Shown ? (
-          <Shown {...props} />
-        ) : (
-          <Suspense fallback={<Loading />}>
-            <Made {...props} />
-          </Suspense>
-        )}
-      </ErrorBoundary>
-    );
+  function Waiting(props: P) {
+    const [Shown, show] = useState(() => here);
+    const [missing, miss] = useState<{ error: unknown } | null>(null);
+    useEffect(() => {
+      if (Shown) return;
+      let wanted = true;
+      fetch().then(
+        (found) => wanted && show(() => found),
+        (error: unknown) => wanted && miss({ error }),
+      );
+      return () => {
+        wanted = false;
+      };
+    }, [Shown]);
+    if (missing) throw missing.error;
+    return Shown ? <Shown {...props} /> : <Loading />;
   }
-  return Object.assign(Part, { fetch: fetched });
+  const Part = (props: P) => (
+    <ErrorBoundary FallbackComponent={Broken}>
+      <Waiting {...props} />
+    </ErrorBoundary>
+  );
+  return Object.assign(Part, { fetch });
 }

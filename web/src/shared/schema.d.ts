@@ -1911,6 +1911,41 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/colleagues': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ColleagueView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/assistants-print': {
     parameters: {
       query?: never;
@@ -1989,34 +2024,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/colleagues': {
+  '/api/classes/{classId}/outside': {
     parameters: {
       query?: never;
       header?: never;
       path?: never;
       cookie?: never;
     };
-    get: {
+    get?: never;
+    put: {
       parameters: {
         query?: never;
         header?: never;
-        path?: never;
+        path: {
+          classId: string;
+        };
         cookie?: never;
       };
-      requestBody?: never;
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OutsideRequest'];
+        };
+      };
       responses: {
         /** @description OK */
         200: {
           headers: {
             [name: string]: unknown;
           };
-          content: {
-            'application/json': components['schemas']['ColleagueView'][];
-          };
+          content?: never;
         };
       };
     };
-    put?: never;
     post?: never;
     delete?: never;
     options?: never;
@@ -3518,6 +3557,44 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/guardian/children/{readerId}/weeks/{monday}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          monday: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['FinishedWeek'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/guardians': {
     parameters: {
       query?: never;
@@ -3631,6 +3708,185 @@ export interface paths {
         };
       };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/home-messages': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['HomeMessage'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/home-messages/{messageId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          messageId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HomeWordsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['HomeMessage'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          messageId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['HomeMessage'][];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/home-messages/seen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/guardian/children/{readerId}/messages/{messageId}/answers/{homeAnswerId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          messageId: string;
+          homeAnswerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HomeWordsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['HomeMessage'][];
+          };
+        };
+      };
+    };
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -8512,6 +8768,171 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/assignments/{assignmentId}/questions/{questionId}/correction/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+          questionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CorrectionRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CorrectionPreview'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}/questions/{questionId}/correction': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+          questionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CorrectionRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CorrectedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}/typed-results': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TypedResultsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TypedResultsSaved'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/reports': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          by?: components['schemas']['SchoolPart'];
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SchoolReportView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/classes/{classId}/gradebook/{gradebook}': {
     parameters: {
       query?: never;
@@ -8586,6 +9007,83 @@ export interface paths {
       };
     };
     put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/conference': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ConferenceWords'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/conference/{readerId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['WordsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
     post?: never;
     delete?: never;
     options?: never;
@@ -10186,7 +10684,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/classes/{classId}/goals': {
+  '/api/readers/{readerId}/absences': {
     parameters: {
       query?: never;
       header?: never;
@@ -10196,6 +10694,109 @@ export interface paths {
     get: {
       parameters: {
         query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AbsenceRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/absences/{absenceId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          absenceId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AbsenceRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AbsenceRow'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          absenceId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AbsenceRow'][];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/goals': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          termId?: string;
+        };
         header?: never;
         path: {
           classId: string;
@@ -10248,7 +10849,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/classes/{classId}/groups/proposal': {
+  '/api/classes/{classId}/goals/met': {
     parameters: {
       query?: never;
       header?: never;
@@ -10268,7 +10869,429 @@ export interface paths {
       };
       requestBody: {
         content: {
-          'application/json': components['schemas']['ProposalRequest'];
+          'application/json': components['schemas']['CallMetRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SetGoalsView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/feedback/{spellId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          spellId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['FeedbackSpell'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/comment-replies': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CommentReply'][];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CommentReplyRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CommentReply'][];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/feedback': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['FeedbackUse'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/feedback/seen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/talked-over/{questionId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          questionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TalkedOverRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/marking/others': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WaitingRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/signals': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignalsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SignalRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignalsDone'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups/rules': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          grouping?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GroupRulesBody'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: {
+          grouping?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['GroupRulesBody'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GroupRulesBody'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups/proposal': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          grouping?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['GroupRulesBody'];
         };
       };
       responses: {
@@ -10289,7 +11312,87 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/classes/{classId}/groups': {
+  '/api/classes/{classId}/groups/judgement': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          grouping?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['JudgeRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['JudgedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups/leaders': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GroupLeader'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups/{groupId}/leader': {
     parameters: {
       query?: never;
       header?: never;
@@ -10300,6 +11403,165 @@ export interface paths {
     put: {
       parameters: {
         query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          groupId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['LeadRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groupings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GroupingView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groupings/{groupingId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          groupingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['GroupingRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GroupingView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groupings/{groupingId}/end': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          groupingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedGroups'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: {
+          grouping?: string;
+        };
         header?: never;
         path: {
           classId: string;
@@ -10320,6 +11582,394 @@ export interface paths {
           content: {
             'application/json': components['schemas']['SavedGroups'];
           };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups/again': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AgainView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups/past': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GroupPastView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/meetings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          monday?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MeetingWeekView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MeetingsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MeetingWeekView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/meetings/proposal': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlanMeetingsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProposedMeeting'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/meetings/{meetingId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          meetingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MeetingView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          meetingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/meetings/{meetingId}/dictation': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          seconds?: number;
+        };
+        header?: never;
+        path: {
+          meetingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/octet-stream': Blob;
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DictatedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/meetings/{meetingId}/begin': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          meetingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/meetings/{meetingId}/end': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          meetingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/meetings/{meetingId}/readers/{readerId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          meetingId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SeeRequest'];
+        };
+      };
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
         };
       };
     };
@@ -10659,10 +12309,121 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/reports/answers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          groupId?: string;
+          fiction?: boolean;
+          readerId?: string;
+          strand?: components['schemas']['Strand'];
+          questionId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AnswersView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/reports/over-time': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          kind?: components['schemas']['SpanKind'];
+          from?: string;
+          to?: string;
+          groupId?: string;
+          fiction?: boolean;
+          readerId?: string;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OverTimeView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    /**
+     * Format: uuid
+     * @description Names an absence.
+     */
+    AbsenceId: string;
+    AbsenceRequest: {
+      /** Format: date */
+      from: string;
+      /** Format: date */
+      to: string;
+      reason?: null | string;
+    };
+    AbsenceRow: {
+      id: components['schemas']['AbsenceId'];
+      /** Format: date */
+      fromDay: string;
+      /** Format: date */
+      toDay: string;
+      reason: string;
+      by: null | string;
+    };
     AccountView: {
       depth: components['schemas']['Fathoms'];
       /** Format: double */
@@ -10694,8 +12455,20 @@ export interface components {
       userName: string;
       password: string;
     };
+    AgainMove: {
+      readerId: components['schemas']['ReaderId'];
+      to: string;
+      likely: components['schemas']['Probability'];
+    };
     AgainRequest: {
       readerIds?: null | components['schemas']['ReaderId'][];
+      part?: null | components['schemas']['CheckPart'];
+    };
+    AgainView: {
+      /** Format: int32 */
+      weeks: null | number;
+      proposal: null | components['schemas']['ProposalView'];
+      moves: components['schemas']['AgainMove'][];
     };
     /** @enum {unknown} */
     AgainstForecast: 'Above' | 'As' | 'Below';
@@ -10752,6 +12525,21 @@ export interface components {
       mark: components['schemas']['AttemptMark'];
       tooFast: boolean;
     };
+    AnswersView: {
+      spans: components['schemas']['SpansView'];
+      rows: components['schemas']['TryLine'][];
+      more: boolean;
+    };
+    ApartView: {
+      /** Format: double */
+      level: number;
+      /** Format: double */
+      strands: number;
+      /** Format: double */
+      rate: number;
+      /** Format: double */
+      sum: number;
+    };
     AppliedListView: {
       changeId: null | components['schemas']['ChangeId'];
       done: components['schemas']['CheckedListView'];
@@ -10764,6 +12552,15 @@ export interface components {
     Approval: 'None' | 'Waiting' | 'Approved' | 'Kept';
     ApprovalRequest: {
       shown: boolean;
+    };
+    /** @description What a guardian asks once a text was read together, and one answer to it. */
+    AskAtHome: {
+      question: string;
+      answer: string;
+    };
+    AskView: {
+      stem: string;
+      proof: null | string;
     };
     AssignRequest: {
       readerIds: components['schemas']['ReaderId'][];
@@ -10801,6 +12598,10 @@ export interface components {
       talk?: null | boolean;
       homeDirections?: null | string;
       homeLanguage?: null | string;
+      /** Format: date */
+      releasesOn?: null | string;
+      /** Format: int32 */
+      worth?: null | number;
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -10811,10 +12612,7 @@ export interface components {
       /** Format: int32 */
       texts: number;
     };
-    /**
-     * Format: uuid
-     * @description The id of what was given in one act.
-     */
+    /** Format: uuid */
     AssignmentId: string;
     AssignmentPage: {
       rows: components['schemas']['AssignmentRow'][];
@@ -10841,6 +12639,10 @@ export interface components {
       need: components['schemas']['Need'];
       place: components['schemas']['WorkPlace'];
       results: components['schemas']['ResultsShown'];
+      /** Format: date */
+      releasesOn: null | string;
+      /** Format: int32 */
+      worth: number;
       mayChange: boolean;
       homeDirections: string;
       homeLanguage: string;
@@ -10928,6 +12730,12 @@ export interface components {
       madeAt: null | string;
       madeBy: null | string;
     };
+    CallMetRequest: {
+      termId: components['schemas']['TermId'];
+      readerId: components['schemas']['ReaderId'];
+      kind: components['schemas']['GoalKind'];
+      reason?: null | string;
+    };
     CellProblemView: {
       column: string;
       reason: components['schemas']['Message'];
@@ -10935,8 +12743,7 @@ export interface components {
     };
     CellView: {
       mark: components['schemas']['AttemptMark'];
-      /** Format: int32 */
-      written: null | number;
+      written: null | components['schemas']['GivenMark'];
       toMark: boolean;
     };
     Change: {
@@ -10972,10 +12779,13 @@ export interface components {
       | 'VersionChanged'
       | 'TextSwapped'
       | 'Goals'
+      | 'GoalMet'
       | 'Groups'
       | 'CheckGiven'
       | 'CheckAgain'
       | 'CheckTakenBack'
+      | 'QuestionCorrected'
+      | 'ResultsTyped'
       | 'Evidence';
     ChartEffect: {
       /** Format: int32 */
@@ -11012,10 +12822,7 @@ export interface components {
       colleagues: components['schemas']['ColleagueChoice'][];
       passages: components['schemas']['FormPassage'][];
     };
-    /**
-     * Format: uuid
-     * @description A level check's id.
-     */
+    /** Format: uuid */
     CheckId: string;
     /**
      * @description A section of a level check, in the order in which sections make sense.
@@ -11133,6 +12940,23 @@ export interface components {
       problems: components['schemas']['CellProblemView'][];
       twins: components['schemas']['TwinView'][];
     };
+    ChildDay: {
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      words: number;
+    };
+    ChildGoal: {
+      kind: components['schemas']['GoalKind'];
+      /** Format: double */
+      target: number;
+      /** Format: double */
+      done: number;
+      /** Format: date */
+      until: string;
+      /** Format: int32 */
+      aWeek: null | number;
+    };
     ChildReading: {
       title: string;
       /** Format: date-time */
@@ -11146,21 +12970,39 @@ export interface components {
       /** Format: double */
       minutes: number;
     };
+    ChildStrand: {
+      name: components['schemas']['Message'];
+      /** Format: int32 */
+      right: number;
+      /** Format: int32 */
+      asked: number;
+    };
     ChildView: {
       id: components['schemas']['ReaderId'];
       givenName: string;
-      /** Format: int32 */
-      grade: number;
       level: components['schemas']['Message'];
       trend: components['schemas']['Message'];
-      /** Format: int32 */
-      thisWeek: number;
-      /** Format: int32 */
-      lastWeek: number;
+      week: components['schemas']['ChildWeek'];
+      likes: components['schemas']['LikeTexts'];
+      /** Format: date */
+      earliestWeek: string;
+      messages: components['schemas']['HomeMessage'][];
       readings: components['schemas']['ChildReading'][];
-      goals: components['schemas']['GoalStandingView'][];
+      well: components['schemas']['ChildStrand'][];
+      next: components['schemas']['ChildStrand'][];
+      atHome: null | components['schemas']['Message'];
+      goals: components['schemas']['ChildGoal'][];
       pool: null | string[];
       together: null | components['schemas']['TogetherView'];
+    };
+    ChildWeek: {
+      /** Format: date */
+      monday: string;
+      days: components['schemas']['ChildDay'][];
+      /** Format: double */
+      minutes: number;
+      /** Format: int32 */
+      before: number;
     };
     /** @description One choice, one thing to put in order, or one half of a pair. */
     Choice: {
@@ -11283,6 +13125,7 @@ export interface components {
       /** Format: date-time */
       guessing: null | string;
       assistantsPrint: boolean;
+      outside: components['schemas']['OutsideCounts'];
       pool: components['schemas']['PoolShown'];
     };
     ClassView: {
@@ -11297,6 +13140,8 @@ export interface components {
       readers: components['schemas']['RosterView'][];
       texts: components['schemas']['TextInUse'][];
       groups: components['schemas']['GroupRow'][];
+      otherGroups: components['schemas']['GroupRow'][];
+      signals: components['schemas']['SignalView'][];
       levelChart: components['schemas']['LevelRowView'][];
       ownColumns: string[];
       part: components['schemas']['Part'];
@@ -11320,6 +13165,25 @@ export interface components {
     ColleagueView: {
       id: components['schemas']['AdultId'];
       name: string;
+    };
+    CommentReply: {
+      answerId: null | components['schemas']['AnswerId'];
+      words: string;
+      /** Format: date-time */
+      at: string;
+      /** Format: date-time */
+      seenAt: null | string;
+    };
+    CommentReplyRequest: {
+      answerId?: null | components['schemas']['AnswerId'];
+      words?: null | string;
+    };
+    ConferenceWords: {
+      readerId: components['schemas']['ReaderId'];
+      words: string;
+      by: null | string;
+      /** Format: date-time */
+      writtenAt: string;
     };
     ConfirmRequest: {
       token: string;
@@ -11365,11 +13229,74 @@ export interface components {
       dueOn: null | string;
       late: boolean;
     };
+    CorrectedView: {
+      changeIds: components['schemas']['ChangeId'][];
+      summary: components['schemas']['Message'];
+    };
+    CorrectionElsewhere: {
+      classId: components['schemas']['ClassId'];
+      name: string;
+      /** Format: int32 */
+      readers: number;
+      /** Format: int32 */
+      changes: number;
+    };
+    /**
+     * Format: uuid
+     * @description A correction's id: what a teacher said of a faulty question.
+     */
+    CorrectionId: string;
+    CorrectionPreview: {
+      /** Format: int32 */
+      readers: number;
+      changes: components['schemas']['RescoredView'][];
+      elsewhere: components['schemas']['CorrectionElsewhere'][];
+    };
+    CorrectionRequest: {
+      id: components['schemas']['CorrectionId'];
+      right?: null | number[];
+      proofs?: null | {
+        [key: string]: string;
+      };
+      alsoIn?: null | components['schemas']['ClassId'][];
+    };
+    CorrectionView: {
+      changeId: components['schemas']['ChangeId'];
+      questionId: components['schemas']['QuestionId'];
+      stem: string;
+      takenOut: boolean;
+      by: string;
+      /** Format: date-time */
+      at: string;
+    };
     /**
      * @description Whether a goal will be reached.
      * @enum {unknown}
      */
     Course: 'Reached' | 'OnCourse' | 'SlightlyBehind' | 'Behind';
+    /** @description One row of a rubric: something that is looked at, and what earns each of its points. */
+    Criterion: {
+      /** @description What is looked at; empty where the rubric has this row alone. */
+      name: string;
+      /** @description What earns 0, 1, 2 … points; at least two. */
+      marks: string[];
+    };
+    /** @enum {unknown} */
+    DayOfWeek: 'Sunday' | 'Monday' | 'Tuesday' | 'Wednesday' | 'Thursday' | 'Friday' | 'Saturday';
+    DayRead: {
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      readings: number;
+      /** Format: int32 */
+      words: number;
+      /** Format: double */
+      seconds: number;
+      /** Format: int32 */
+      atOnce: number;
+      /** Format: int32 */
+      asked: number;
+    };
     DeleteRequest: {
       name: string;
     };
@@ -11423,6 +13350,9 @@ export interface components {
       guardianMail?: null | string;
       supports: components['schemas']['Supports'];
       before?: null | components['schemas']['SeenDetails'];
+    };
+    DictatedView: {
+      words: string;
     };
     DiscardRequest: {
       gone: boolean;
@@ -11495,6 +13425,14 @@ export interface components {
     DraftsRequest: {
       assignmentIds: components['schemas']['AssignmentId'][];
     };
+    EarlierGoalView: {
+      /** Format: double */
+      target: number;
+      /** Format: date-time */
+      setAt: string;
+      reason: string;
+      by: null | string;
+    };
     /** @enum {unknown} */
     EarlierReading: 'Given' | 'UnderWay' | 'Read' | 'InLevelCheck';
     EarlierView: {
@@ -11503,9 +13441,18 @@ export interface components {
       words: string;
       /** Format: date-time */
       at: string;
-      /** Format: int32 */
-      mark: null | number;
+      mark: null | components['schemas']['GivenMark'];
       sentBack: string;
+    };
+    EndedSignal: {
+      id: components['schemas']['SignalId'];
+      kind: components['schemas']['SignalKind'];
+      readerId: null | components['schemas']['ReaderId'];
+      how: components['schemas']['SignalEnd'];
+      /** Format: date-time */
+      at: string;
+      by: null | string;
+      stands: boolean;
     };
     EndingsView: {
       /** Format: int32 */
@@ -11562,6 +13509,20 @@ export interface components {
       reason: boolean;
       proof: boolean;
     };
+    FeedbackSpell: {
+      /** Format: double */
+      seconds: number;
+      /** Format: date-time */
+      startedAt: string;
+    };
+    FeedbackUse: {
+      /** Format: double */
+      seconds: number;
+      /** Format: date-time */
+      lastAt: null | string;
+      replies: components['schemas']['CommentReply'][];
+      talkedOver: components['schemas']['TalkedOver'][];
+    };
     FiguresOfRecord: {
       /** Format: int32 */
       words: number;
@@ -11591,6 +13552,10 @@ export interface components {
       name: string;
       /** Format: byte */
       file: string;
+    };
+    FinishedWeek: {
+      week: components['schemas']['ChildWeek'];
+      finished: components['schemas']['ChildReading'][];
     };
     FirstRunRequest: {
       schoolName: string;
@@ -11654,25 +13619,60 @@ export interface components {
       classes: string;
       asks: boolean;
     };
+    /** @description A person's mark of a written answer. It stays what it was when the rubric changes. */
+    GivenMark: {
+      /** @description Row by row of the rubric it was given by. */
+      points: number[];
+      /**
+       * Format: int32
+       * @description The most points there were; at least 1.
+       */
+      of: number;
+    };
+    GoalCheck: {
+      checkId: components['schemas']['CheckId'];
+      name: string;
+      /** Format: date */
+      day: string;
+      level: components['schemas']['Fathoms'];
+      /** Format: double */
+      half: number;
+      contradicts: boolean;
+      suggested: number[];
+      ends: number[];
+    };
     /**
-     * @description What a goal of a term is about.
-     * @enum {unknown}
+     * Format: uuid
+     * @description A goal's id.
      */
-    GoalKind: 'Comprehension' | 'Words';
+    GoalId: string;
+    /** @enum {unknown} */
+    GoalKind: 'Comprehension' | 'Words' | 'Depth';
     GoalLine: {
       readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       depth: components['schemas']['Fathoms'];
+      usualDepth: null | components['schemas']['Fathoms'];
+      rate: components['schemas']['WordsPerMinute'];
+      /** Format: double */
+      usualWeek: number;
+      /** Format: int32 */
+      aim: null | number;
+      /** Format: int32 */
+      schoolDaysLeft: number;
+      checks: components['schemas']['GoalCheck'][];
       kinds: components['schemas']['GoalOfKind'][];
     };
     GoalOfKind: {
       kind: components['schemas']['GoalKind'];
       /** Format: double */
       soFar: null | number;
-      /** Format: double */
-      suggested: number;
+      weeks: (null | number)[];
+      suggested: number[];
+      ends: number[];
       goal: null | components['schemas']['GoalStandingView'];
+      earlier: components['schemas']['EarlierGoalView'][];
     };
     GoalStandingView: {
       kind: components['schemas']['GoalKind'];
@@ -11686,6 +13686,10 @@ export interface components {
       course: components['schemas']['Course'];
       /** Format: date-time */
       setAt: string;
+      reason: string;
+      id: components['schemas']['GoalId'];
+      metReason: null | string;
+      mayCallMet: boolean;
     };
     GoalTarget: {
       readerId: components['schemas']['ReaderId'];
@@ -11693,24 +13697,88 @@ export interface components {
       /** Format: double */
       target: number;
     };
+    GoalTermView: {
+      id: components['schemas']['TermId'];
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      place: components['schemas']['TermPlace'];
+    };
     GoalsView: {
-      term: null | components['schemas']['TermView'];
+      term: null | components['schemas']['GoalTermView'];
+      terms: components['schemas']['GoalTermView'][];
+      /** Format: int32 */
+      weeksInTerm: number;
+      /** Format: double */
+      weeksGone: number;
       /** Format: int32 */
       minutesADay: number;
       /** Format: int32 */
       schoolDaysLeft: number;
+      ambitions: components['schemas']['Probability'][];
+      outside: components['schemas']['OutsideCounts'];
       lines: components['schemas']['GoalLine'][];
     };
     GoneRequest: {
       gone: boolean;
     };
+    /** @description The comprehension a school aims at in a grade. */
+    GradeAim: {
+      /** Format: int32 */
+      grade: number;
+      /**
+       * Format: int32
+       * @description Mean first-attempt score, 1 to 100.
+       */
+      percent: number;
+    };
     /** @enum {unknown} */
-    GradebookForm: 'Csv' | 'Xlsx' | 'Zip' | 'Xapi';
+    GradebookForm: 'Csv' | 'Xlsx' | 'Zip' | 'Xapi' | 'OneRoster';
+    GroupFixView: {
+      sentence: components['schemas']['Message'];
+      rules: components['schemas']['GroupRulesBody'];
+    };
     /**
      * Format: uuid
      * @description A group's id.
      */
     GroupId: string;
+    GroupLeader: {
+      id: components['schemas']['AdultId'];
+      name: string;
+    };
+    /** @description What became of a group: over all who were in it. */
+    GroupPast: {
+      groupId: components['schemas']['GroupId'];
+      group: string;
+      /**
+       * Format: date-time
+       * @description When the first reader came.
+       */
+      from: string;
+      /**
+       * Format: date-time
+       * @description When the last one left; null while there is one.
+       */
+      to: null | string;
+      /**
+       * Format: int32
+       * @description Who was in it at any time.
+       */
+      readers: number;
+      /**
+       * Format: int32
+       * @description Meetings that were held.
+       */
+      held: number;
+      change: null | components['schemas']['MeanRange'];
+    };
+    GroupPastView: {
+      groups: components['schemas']['GroupPast'][];
+      stays: components['schemas']['GroupStay'][];
+    };
     GroupRow: {
       id: components['schemas']['GroupId'];
       name: string;
@@ -11719,6 +13787,74 @@ export interface components {
       /** Format: date-time */
       formedAt: string;
       readerIds: components['schemas']['ReaderId'][];
+      leader: null | components['schemas']['GroupLeader'];
+      /** Format: date-time */
+      changedAt: string;
+      /** Format: uuid */
+      grouping?: string;
+    };
+    GroupRulesBody: {
+      /** Format: int32 */
+      groups: number;
+      /** Format: int32 */
+      smallest: number;
+      /** Format: int32 */
+      largest: number;
+      together?: null | components['schemas']['PairBody'][];
+      apart?: null | components['schemas']['PairBody'][];
+      stays?: null | components['schemas']['PlaceBody'][];
+      notIn?: null | components['schemas']['PlaceBody'][];
+      leftOut?: null | components['schemas']['ReaderId'][];
+      /** Format: double */
+      moveCost?: null | number;
+      /** Format: double */
+      strands?: null | number;
+      /** Format: double */
+      rate?: null | number;
+      cannot?: null | components['schemas']['TimesBody'][];
+      shut?: null | components['schemas']['DayOfWeek'][];
+    };
+    /** @description A reader's time in a group, and what became of it. */
+    GroupStay: {
+      readerId: components['schemas']['ReaderId'];
+      groupId: components['schemas']['GroupId'];
+      group: string;
+      /** Format: date-time */
+      from: string;
+      /**
+       * Format: date-time
+       * @description Null while it goes on.
+       */
+      to: null | string;
+      /**
+       * Format: double
+       * @description Fathoms from the level as it began to the level as it ended, or now; null where one of them is not known.
+       */
+      change: null | number;
+      /**
+       * Format: int32
+       * @description The group's meetings that were held meanwhile.
+       */
+      held: number;
+      /**
+       * Format: int32
+       * @description Those the reader was at.
+       */
+      here: number;
+    };
+    /**
+     * Format: uuid
+     * @description A grouping's id.
+     */
+    GroupingId: string;
+    GroupingRequest: {
+      name?: null | string;
+      others?: null | components['schemas']['ClassId'][];
+    };
+    GroupingView: {
+      id: components['schemas']['GroupingId'];
+      name: string;
+      others: components['schemas']['ClassId'][];
     };
     GuardianName: {
       name: string;
@@ -11750,12 +13886,43 @@ export interface components {
       className: string;
       code: string;
     };
+    HomeAnswer: {
+      id: components['schemas']['HomeAnswerId'];
+      words: string;
+      by: null | string;
+      /** Format: date-time */
+      at: string;
+      /** Format: date-time */
+      seenAt: null | string;
+    };
+    /**
+     * Format: uuid
+     * @description Names an answer from home, which the guardian's device makes.
+     */
+    HomeAnswerId: string;
     /** @enum {unknown} */
     HomeLook: 'Pictures' | 'Words';
+    HomeMessage: {
+      id: components['schemas']['HomeMessageId'];
+      words: string;
+      by: null | string;
+      /** Format: date-time */
+      at: string;
+      answers: components['schemas']['HomeAnswer'][];
+    };
+    /**
+     * Format: uuid
+     * @description Names a message to a reader's family.
+     */
+    HomeMessageId: string;
     HomeTextView: {
       title: string;
       pages: string[][];
       wordsToKnow: components['schemas']['MyWord'][];
+      ask: null | components['schemas']['AskAtHome'];
+    };
+    HomeWordsRequest: {
+      words?: null | string;
     };
     ImportConsent: {
       /** Format: int32 */
@@ -11889,6 +14056,18 @@ export interface components {
       askedAt: string;
     };
     JsonElement: unknown;
+    JudgeRequest: {
+      rules: components['schemas']['GroupRulesBody'];
+      groups: components['schemas']['NextGroup'][];
+    };
+    JudgedView: {
+      /** Format: double */
+      cost: number;
+      /** Format: double */
+      nowCost: null | number;
+      placements: components['schemas']['PlacementView'][];
+      broken: components['schemas']['Message'][];
+    };
     JudgementRequest: {
       level: string;
       system?: null | string;
@@ -11973,27 +14152,12 @@ export interface components {
       /** @default false */
       oneByOne: boolean;
     };
+    LeadRequest: {
+      adultId?: null | components['schemas']['AdultId'];
+    };
     LeaveOutRequest: {
       ids: components['schemas']['EvidenceId'][];
       reason?: null | string;
-    };
-    /** @description How the levels of some readers moved, on average. */
-    LevelChange: {
-      /**
-       * Format: double
-       * @description Fathoms; above 0 is deeper.
-       */
-      mean: number;
-      /**
-       * Format: double
-       * @description Half of the 90 % range of that mean.
-       */
-      half: number;
-      /**
-       * Format: int32
-       * @description Whose level was known on both days.
-       */
-      readers: number;
     };
     LevelLike: {
       title: string;
@@ -12021,6 +14185,39 @@ export interface components {
       facets: components['schemas']['FacetView'][];
       instead: components['schemas']['InsteadView'][];
       partly: boolean;
+    };
+    /** @description Ten fathoms of the library. */
+    LibraryBand: {
+      /**
+       * Format: double
+       * @description The shallowest; null for the first band, which has no end upwards.
+       */
+      from: null | number;
+      /**
+       * Format: double
+       * @description Up to here and not to it; null for the last.
+       */
+      to: null | number;
+      /**
+       * Format: int32
+       * @description In the library.
+       */
+      versions: number;
+      /**
+       * Format: int32
+       * @description Of them, those read in full at least once.
+       */
+      read: number;
+      /**
+       * Format: int32
+       * @description Full readings.
+       */
+      readings: number;
+      /**
+       * Format: int32
+       * @description Whose level lies here; null where they are too few to tell of.
+       */
+      readers: null | number;
     };
     LibraryRow: {
       id: components['schemas']['TextId'];
@@ -12053,6 +14250,16 @@ export interface components {
       depth: components['schemas']['Fathoms'];
       /** Format: double */
       depthError: number;
+    };
+    LikeText: {
+      title: string;
+      /** Format: double */
+      at: number;
+    };
+    LikeTexts: {
+      sixWeeksAgo: null | components['schemas']['LikeText'];
+      now: null | components['schemas']['LikeText'];
+      goal: null | components['schemas']['LikeText'];
     };
     /**
      * @description How much a reader liked a text, from least to most.
@@ -12110,6 +14317,7 @@ export interface components {
       at: string;
       ticketId: null | components['schemas']['TicketId'];
       ownReadingId: null | components['schemas']['OwnReadingId'];
+      textId: null | components['schemas']['TextId'];
       kind: null | components['schemas']['TaskKind'];
       title: string;
       version: string;
@@ -12153,6 +14361,7 @@ export interface components {
       | 'ReaderSeen'
       | 'RosterExported'
       | 'RecordExported'
+      | 'GradebookExported'
       | 'CardsPrinted'
       | 'ListPrinted'
       | 'LettersPrinted'
@@ -12186,8 +14395,7 @@ export interface components {
       doubt: boolean;
     };
     MarkRequest: {
-      /** Format: int32 */
-      mark: number;
+      points: number[];
       comment?: null | string;
     };
     MarkView: {
@@ -12224,6 +14432,32 @@ export interface components {
       by: null | string;
       /** Format: date-time */
       at: null | string;
+    };
+    /** @description A mean over readers with its 90 % range. */
+    MeanRange: {
+      /**
+       * Format: double
+       * @description In the unit of what was measured.
+       */
+      mean: number;
+      /**
+       * Format: double
+       * @description Half of the 90 % range of that mean.
+       */
+      half: number;
+      /**
+       * Format: int32
+       * @description Whose figure is known.
+       */
+      readers: number;
+    };
+    /** @description One measure of a grade or class. */
+    MeasureFigures: {
+      measure: components['schemas']['SchoolMeasure'];
+      now: null | components['schemas']['MeanRange'];
+      before: null | components['schemas']['MeanRange'];
+      change: null | components['schemas']['MeanRange'];
+      againstRest: null | components['schemas']['MeanRange'];
     };
     MeasureRequest: {
       text: string;
@@ -12269,6 +14503,82 @@ export interface components {
       patterns: components['schemas']['PatternUseView'][];
       breaks: components['schemas']['PatternBreak'][];
       ifChanged: null | components['schemas']['Fathoms'];
+    };
+    MeetingGroupView: {
+      groupId: components['schemas']['GroupId'];
+      name: string;
+      readerIds: components['schemas']['ReaderId'][];
+      /** Format: double */
+      need: number;
+      points: components['schemas']['PointView'][];
+      leader: null | string;
+    };
+    MeetingGuest: {
+      id: components['schemas']['ReaderId'];
+      givenName: string;
+    };
+    /**
+     * Format: uuid
+     * @description A meeting's id.
+     */
+    MeetingId: string;
+    MeetingPlanned: {
+      id: components['schemas']['MeetingId'];
+      groupId: components['schemas']['GroupId'];
+      /** Format: date */
+      day: string;
+      startsAt?: null | string;
+      /** Format: int32 */
+      minutes: number;
+      textId?: null | components['schemas']['TextId'];
+      point: components['schemas']['PointKind'];
+      strand?: null | components['schemas']['Strand'];
+      words: string;
+    };
+    MeetingRow: {
+      id: components['schemas']['MeetingId'];
+      classId: components['schemas']['ClassId'];
+      groupId: components['schemas']['GroupId'];
+      group: string;
+      /** Format: date */
+      day: string;
+      startsAt: null | string;
+      /** Format: int32 */
+      minutes: number;
+      textId: null | components['schemas']['TextId'];
+      title: null | string;
+      point: components['schemas']['PointKind'];
+      strand: null | components['schemas']['Strand'];
+      words: string;
+      /** Format: date-time */
+      begunAt: null | string;
+      /** Format: date-time */
+      endedAt: null | string;
+      /** Format: int32 */
+      seen: number;
+    };
+    MeetingView: {
+      meeting: components['schemas']['MeetingRow'];
+      readers: components['schemas']['ReaderId'][];
+      seen: components['schemas']['SeenRow'][];
+      pages: string[][];
+      ask: null | components['schemas']['AskView'];
+      phrases: components['schemas']['Observation'][];
+      before: null | components['schemas']['MeetingRow'];
+      beforeSeen: components['schemas']['SeenRow'][];
+      next: null | components['schemas']['NextMeetingView'];
+      guests: components['schemas']['MeetingGuest'][];
+      listens: boolean;
+    };
+    MeetingWeekView: {
+      /** Format: date */
+      monday: string;
+      days: string[];
+      groups: components['schemas']['MeetingGroupView'][];
+      meetings: components['schemas']['MeetingRow'][];
+    };
+    MeetingsRequest: {
+      meetings: components['schemas']['MeetingPlanned'][];
     };
     MemberView: {
       id: components['schemas']['ReaderId'];
@@ -12445,6 +14755,7 @@ export interface components {
       meaning: string;
       example: string;
       title: null | string;
+      atHome: null | string;
       /** Format: int32 */
       steps: number;
       known: boolean;
@@ -12519,8 +14830,8 @@ export interface components {
       rightAnswer: null | string;
       reason: string;
       proof: null | string;
-      /** Format: int32 */
-      points: null | number;
+      points: null | components['schemas']['GivenMark'];
+      answerId: null | components['schemas']['AnswerId'];
       comment: string;
       /** Format: int32 */
       page: null | number;
@@ -12557,8 +14868,7 @@ export interface components {
       written: string;
       practised: components['schemas']['PractisedWord'][];
       score: null | components['schemas']['Probability'];
-      /** Format: int32 */
-      mark: null | number;
+      mark: null | components['schemas']['GivenMark'];
       said: string;
       talk: boolean;
       together: boolean;
@@ -12695,6 +15005,8 @@ export interface components {
     NewGroup: {
       name: string;
       readerIds: components['schemas']['ReaderId'][];
+      /** Format: uuid */
+      id?: string;
     };
     NewPlanRequest: {
       id: components['schemas']['PlanId'];
@@ -12715,6 +15027,24 @@ export interface components {
       /** Format: uuid */
       id?: string;
     };
+    NextGroup: {
+      id: null | components['schemas']['GroupId'];
+      name: string;
+      readerIds: components['schemas']['ReaderId'][];
+    };
+    NextMeetingView: {
+      move: components['schemas']['NextMove'];
+      why: components['schemas']['Message'];
+      point: null | components['schemas']['PointView'];
+      meetingId: null | components['schemas']['MeetingId'];
+      /** Format: date */
+      day: null | string;
+    };
+    /**
+     * @description What the next meeting should do about the point of this one.
+     * @enum {unknown}
+     */
+    NextMove: 'Again' | 'Easier' | 'Another';
     /** @description A suggested step, for whom, and why. */
     NextStep: {
       kind: components['schemas']['NextStepKind'];
@@ -12768,6 +15098,23 @@ export interface components {
       /** Format: date-time */
       at: string;
     };
+    /**
+     * @description What was seen of a reader, in a ready phrase.
+     * @enum {unknown}
+     */
+    Observation:
+      | 'FoundSentence'
+      | 'SaidWhy'
+      | 'OwnLife'
+      | 'RepeatedText'
+      | 'ReadSmoothly'
+      | 'ReadAgain'
+      | 'CorrectedSelf'
+      | 'WordByWord'
+      | 'SaidMeaning'
+      | 'UsedWord'
+      | 'FromContext'
+      | 'GuessedWord';
     OfferView: {
       textId: components['schemas']['TextId'];
       title: string;
@@ -12799,6 +15146,19 @@ export interface components {
       id: components['schemas']['SchoolId'];
       name: string;
     };
+    /**
+     * @description Which reading outside Deep Current counts for the word goals of a class.
+     * @enum {unknown}
+     */
+    OutsideCounts: 'None' | 'Confirmed' | 'All';
+    OutsideRequest: {
+      outside: components['schemas']['OutsideCounts'];
+    };
+    OverTimeView: {
+      spans: components['schemas']['SpansView'];
+      days: components['schemas']['DayRead'][];
+      before: components['schemas']['DayRead'][];
+    };
     /** @description What one reader may choose otherwise than their class; what is null is as in the class. */
     OwnChoice: {
       open?: null | boolean;
@@ -12808,6 +15168,7 @@ export interface components {
       /** Format: int32 */
       mostOpen?: null | number;
       pool?: null | components['schemas']['PoolShown'];
+      home?: null | components['schemas']['HomeLook'];
     };
     OwnDayRequest: {
       ticketIds: components['schemas']['TicketId'][];
@@ -12917,6 +15278,10 @@ export interface components {
        * @description 0 usual, 1 larger, 2 largest.
        */
       textSize?: null | number;
+    };
+    PairBody: {
+      one: components['schemas']['ReaderId'];
+      other: components['schemas']['ReaderId'];
     };
     PaperCopy: {
       id: components['schemas']['PaperId'];
@@ -13071,6 +15436,10 @@ export interface components {
       may: boolean;
       recordId: null | components['schemas']['RecordId'];
     };
+    PlaceBody: {
+      readerId: components['schemas']['ReaderId'];
+      groupId: components['schemas']['GroupId'];
+    };
     PlaceRow: {
       id: components['schemas']['TicketId'];
       assignmentId: components['schemas']['AssignmentId'];
@@ -13100,14 +15469,19 @@ export interface components {
     };
     PlacementView: {
       readerId: components['schemas']['ReaderId'];
-      depth: components['schemas']['Fathoms'];
-      /** Format: double */
-      away: number;
       /** Format: int32 */
-      nearestOther: number;
+      group: number;
+      own: components['schemas']['ApartView'];
+      /** Format: int32 */
+      other: number;
+      otherAway: components['schemas']['ApartView'];
       /** Format: double */
-      otherAway: number;
+      turning: null | number;
+      atEdge: boolean;
+      moves: boolean;
+      likely: null | components['schemas']['Probability'];
       need: null | components['schemas']['Strand'];
+      rate: null | components['schemas']['WordsPerMinute'];
     };
     PlacesView: {
       /** Format: date */
@@ -13133,6 +15507,15 @@ export interface components {
       title: string;
       textId: null | components['schemas']['TextId'];
     };
+    PlanMeetingsRequest: {
+      /** Format: date */
+      monday: string;
+      /** Format: int32 */
+      wanted: number;
+      /** Format: int32 */
+      aDay: number;
+      shut: string[];
+    };
     PlanView: {
       parts: components['schemas']['PartPlanView'][];
       start: components['schemas']['CheckStart'];
@@ -13145,6 +15528,17 @@ export interface components {
       sureAt: number;
       aPartADay: boolean;
       form: components['schemas']['VersionId'][];
+    };
+    /**
+     * @description What a meeting is about.
+     * @enum {unknown}
+     */
+    PointKind: 'Strand' | 'Fluency' | 'Words';
+    PointView: {
+      kind: components['schemas']['PointKind'];
+      strand: null | components['schemas']['Strand'];
+      readers: components['schemas']['ReaderId'][];
+      why: components['schemas']['Message'];
     };
     PoolRequest: {
       pool: components['schemas']['PoolShown'];
@@ -13211,43 +15605,31 @@ export interface components {
     };
     /** @description A mark that an answer's own words speak for. It counts only where a person uses it. */
     Proposal: {
-      /**
-       * Format: int32
-       * @description 0 to int Rubric.Most.
-       */
-      mark: number;
+      /** @description Row by row of the rubric. */
+      points: number[];
       /** @description Words of the answer it goes by, as they stand there, in their order. */
       words: string[];
       /** @description Whether the answer gives a reason: because, so, since, if. */
       reason: boolean;
     };
-    ProposalRequest: {
-      /** Format: int32 */
-      groups: number;
-      /** Format: int32 */
-      smallest: number;
-      /** Format: int32 */
-      largest: number;
-    };
     ProposalView: {
-      groups: components['schemas']['ProposedGroup'][];
+      groups: components['schemas']['NextGroup'][];
       /** Format: double */
       cost: number;
       provenBest: boolean;
       /** Format: double */
       gap: number;
+      conflict: components['schemas']['Message'][];
+      fixes: components['schemas']['GroupFixView'][];
     };
-    ProposedGroup: {
-      name: string;
-      middleReaderId: components['schemas']['ReaderId'];
-      shallowest: components['schemas']['Fathoms'];
-      deepest: components['schemas']['Fathoms'];
-      readers: components['schemas']['PlacementView'][];
+    ProposedMeeting: {
+      groupId: components['schemas']['GroupId'];
+      /** Format: date */
+      day: string;
+      point: null | components['schemas']['PointView'];
+      missing: components['schemas']['ReaderId'][];
     };
-    /**
-     * Format: uuid
-     * @description A question's id.
-     */
+    /** Format: uuid */
     QuestionId: string;
     /**
      * @description How a question is answered.
@@ -13289,6 +15671,7 @@ export interface components {
         [key: string]: number;
       };
       rubric: null | components['schemas']['Rubric'];
+      key: null | number[];
     };
     QuestionsView: {
       spans: components['schemas']['SpansView'];
@@ -13549,11 +15932,7 @@ export interface components {
       /** @description Written. */
       words: string;
       practised: components['schemas']['PractisedWord'][];
-      /**
-       * Format: int32
-       * @description 0 to 3, of what was written; null until a person has marked it.
-       */
-      mark?: null | number;
+      mark?: null | components['schemas']['GivenMark'];
       /** @default  */
       comment: string;
       /** @description Whether there is something in it. */
@@ -13582,7 +15961,14 @@ export interface components {
       rows: components['schemas']['ReportRowView'][];
       sum: components['schemas']['SumsView'];
       before: null | components['schemas']['SumsView'];
-      change: null | components['schemas']['LevelChange'];
+      change: null | components['schemas']['MeanRange'];
+    };
+    RescoredView: {
+      readerId: components['schemas']['ReaderId'];
+      scoreBefore: null | components['schemas']['Probability'];
+      score: null | components['schemas']['Probability'];
+      depthBefore: components['schemas']['Fathoms'];
+      depth: components['schemas']['Fathoms'];
     };
     ResultFigures: {
       /** Format: int32 */
@@ -13638,6 +16024,7 @@ export interface components {
       notes: number;
       /** Format: int32 */
       keptWords: number;
+      typed: null | components['schemas']['TypedResult'];
     };
     ResultRowView: {
       readerId: components['schemas']['ReaderId'];
@@ -13663,6 +16050,9 @@ export interface components {
       readers: components['schemas']['ResultReaderView'][];
       usual: components['schemas']['UsualView'][];
       next: components['schemas']['NextStepView'][];
+      corrections: components['schemas']['CorrectionView'][];
+      words: components['schemas']['WordResult'][];
+      takesTyped: boolean;
     };
     RetireRequest: {
       retired: boolean;
@@ -13754,10 +16144,10 @@ export interface components {
      * @enum {unknown}
      */
     RowFate: 'Empty' | 'New' | 'Joins' | 'Changed' | 'Unchanged' | 'Question' | 'Stopped';
-    /** @description What a written answer earns. */
+    /** @description What a written answer earns, row by row. */
     Rubric: {
-      /** @description What earns 0, 1, 2 and 3 marks. */
-      marks: string[];
+      /** @description Its rows; at least one. */
+      criteria: components['schemas']['Criterion'][];
       /** @description Answers as readers could give them. */
       samples: string[];
     };
@@ -13844,6 +16234,21 @@ export interface components {
       closed: boolean;
       fromSource: boolean;
     };
+    /** @description A grade or class over a span. */
+    SchoolFigures: {
+      /** Format: int32 */
+      readers: number;
+      /** @description Too few readers, or what would give away the figures of too few: nothing is told. */
+      withheld: boolean;
+      /** @description In their order; empty where they are withheld. */
+      measures: components['schemas']['MeasureFigures'][];
+    };
+    SchoolGroupView: {
+      /** Format: int32 */
+      grade: null | number;
+      className: null | string;
+      figures: components['schemas']['SchoolFigures'];
+    };
     /**
      * Format: uuid
      * @description A school's id.
@@ -13854,6 +16259,13 @@ export interface components {
       title: string;
       body: string;
     };
+    /**
+     * @description What is told of the readers of a school over a span.
+     * @enum {unknown}
+     */
+    SchoolMeasure: 'Words' | 'Minutes' | 'FirstTry' | 'Growth' | 'AgainstTypical';
+    /** @enum {unknown} */
+    SchoolPart: 'Grade' | 'Class';
     SchoolReader: {
       id: components['schemas']['ReaderId'];
       givenName: string;
@@ -13870,6 +16282,14 @@ export interface components {
       leftSchool: boolean;
       /** Format: int32 */
       guardians: number;
+    };
+    SchoolReportView: {
+      spans: components['schemas']['SpansView'];
+      /** Format: double */
+      schoolWeeks: number;
+      groups: components['schemas']['SchoolGroupView'][];
+      all: components['schemas']['SchoolFigures'];
+      library: components['schemas']['LibraryBand'][];
     };
     SchoolRequest: {
       name: string;
@@ -13888,6 +16308,7 @@ export interface components {
       codesTo: number;
       surnamesOnCards: boolean;
       guardiansAllowed: boolean;
+      aims: components['schemas']['GradeAim'][];
       levelSystem: string;
       letters: components['schemas']['SchoolLetter'][];
       /** Format: int32 */
@@ -13907,6 +16328,7 @@ export interface components {
       codesTo: number;
       surnamesOnCards: boolean;
       guardiansAllowed: boolean;
+      aims: components['schemas']['GradeAim'][];
       levelSystem: string;
       letters: components['schemas']['SchoolLetter'][];
       levelSystems: string[];
@@ -13928,6 +16350,12 @@ export interface components {
       kind?: null | components['schemas']['SecretKind'];
       secret?: null | string;
     };
+    SeeRequest: {
+      here: boolean;
+      mark?: null | components['schemas']['SeenMark'];
+      observed: components['schemas']['Observation'][];
+      note: string;
+    };
     SeenDetails: {
       givenName: string;
       familyName: string;
@@ -13935,6 +16363,17 @@ export interface components {
       grade: number;
       details?: null | components['schemas']['ReaderDetails'];
       guardianMail?: null | string;
+    };
+    /** @enum {unknown} */
+    SeenMark: 'NotYet' | 'WithHelp' | 'Alone';
+    SeenRow: {
+      readerId: components['schemas']['ReaderId'];
+      here: boolean;
+      mark: null | components['schemas']['SeenMark'];
+      observed: components['schemas']['Observation'][];
+      note: string;
+      /** Format: date-time */
+      at: string;
     };
     SentMail: {
       /** Format: uuid */
@@ -14015,6 +16454,8 @@ export interface components {
     SetGoalsRequest: {
       targets: components['schemas']['GoalTarget'][];
       reason?: null | string;
+      /** Format: uuid */
+      termId?: string;
     };
     SetGoalsView: {
       changeId: null | components['schemas']['ChangeId'];
@@ -14103,16 +16544,116 @@ export interface components {
       secret: string;
     };
     /**
-     * @description What the data say a teacher should look at.
+     * @description What a person does about signals.
      * @enum {unknown}
      */
-    SignalKind: 'OutOfDepth' | 'ReadyToMoveDeeper' | 'FlickedThrough' | 'SameStrandMissed' | 'NothingRead';
+    SignalDeed: 'See' | 'PutOff' | 'Done' | 'Step' | 'Reopen';
+    /**
+     * @description How a signal ended.
+     * @enum {unknown}
+     */
+    SignalEnd: 'Evidence' | 'Step' | 'Done';
+    /**
+     * Format: uuid
+     * @description A signal's id.
+     */
+    SignalId: string;
+    /**
+     * @description What the data say a teacher should look at, the gravest first.
+     * @enum {unknown}
+     */
+    SignalKind:
+      | 'OutOfDepth'
+      | 'NothingRead'
+      | 'FlickedThrough'
+      | 'TooFast'
+      | 'SameStrandMissed'
+      | 'BackAndForth'
+      | 'UnlikelyGoal'
+      | 'FeedbackUnread'
+      | 'CheckDisagrees'
+      | 'QuestionMissed'
+      | 'ReadyToMoveDeeper'
+      | 'ThinEvidence';
+    /** @description One thing in the picture of what a signal rests on. */
+    SignalPoint: {
+      /**
+       * Format: date
+       * @description When it was.
+       */
+      day: string;
+      /**
+       * Format: double
+       * @description In the kind's own unit; see Signal.
+       */
+      value: number;
+      /**
+       * Format: double
+       * @description Lower end of what was expected, where something was.
+       */
+      low?: null | number;
+      /**
+       * Format: double
+       * @description Upper end of it.
+       */
+      high?: null | number;
+    };
+    SignalRequest: {
+      ids: components['schemas']['SignalId'][];
+      deed: components['schemas']['SignalDeed'];
+      /** Format: date */
+      until?: null | string;
+    };
+    /**
+     * @description Where a signal stands with the people it is for.
+     * @enum {unknown}
+     */
+    SignalState: 'New' | 'Seen' | 'PutOff' | 'Done';
+    /**
+     * @description What to do about a signal, in one press.
+     * @enum {unknown}
+     */
+    SignalStep:
+      | 'FindTexts'
+      | 'GiveAgain'
+      | 'AddToTray'
+      | 'StartRecord'
+      | 'ChangeGoal'
+      | 'GoThrough'
+      | 'GivePassages'
+      | 'OpenQuestion';
     SignalView: {
+      id: components['schemas']['SignalId'];
       kind: components['schemas']['SignalKind'];
-      readerId: components['schemas']['ReaderId'];
-      strand: null | components['schemas']['Strand'];
+      readerId: null | components['schemas']['ReaderId'];
       title: null | string;
+      /** Format: date */
+      first: string;
+      /** Format: date */
+      last: string;
       figures: number[];
+      points: components['schemas']['SignalPoint'][];
+      state: components['schemas']['SignalState'];
+      /** Format: date */
+      until: null | string;
+      step: components['schemas']['SignalStep'];
+      strand: null | components['schemas']['Strand'];
+      goal: null | components['schemas']['GoalKind'];
+      ticketId: null | components['schemas']['TicketId'];
+      assignmentId: null | components['schemas']['AssignmentId'];
+      questionId: null | components['schemas']['QuestionId'];
+      checkId: null | components['schemas']['CheckId'];
+    };
+    SignalsDone: {
+      /** Format: int32 */
+      done: number;
+    };
+    SignalsView: {
+      /** Format: date-time */
+      upTo: string;
+      open: components['schemas']['SignalView'][];
+      putOff: components['schemas']['SignalView'][];
+      resolved: components['schemas']['EndedSignal'][];
     };
     /**
      * Format: uuid
@@ -14491,6 +17032,15 @@ export interface components {
       open: boolean;
       answers: components['schemas']['SaidAnswer'][];
     };
+    TalkedOver: {
+      questionId: components['schemas']['QuestionId'];
+      by: null | string;
+      /** Format: date-time */
+      at: string;
+    };
+    TalkedOverRequest: {
+      done: boolean;
+    };
     TalkedView: {
       questionId: null | components['schemas']['QuestionId'];
       name: string;
@@ -14530,6 +17080,7 @@ export interface components {
        * @default false
        */
       together: boolean;
+      rubric?: null | components['schemas']['Rubric'];
     };
     /**
      * Format: uuid
@@ -14554,6 +17105,7 @@ export interface components {
       atOnce?: null | number;
       by?: components['schemas']['WordPractice'];
       together?: null | boolean;
+      rubric?: null | components['schemas']['Rubric'];
     };
     /** @description A part of a school year that goals are set for; both days count. */
     Term: {
@@ -14570,6 +17122,8 @@ export interface components {
      * @description The id of a dated part of a school year.
      */
     TermId: string;
+    /** @enum {unknown} */
+    TermPlace: 'Past' | 'Now' | 'Next';
     TermRequest: {
       id?: null | components['schemas']['TermId'];
       name: string;
@@ -14611,6 +17165,10 @@ export interface components {
       talk: boolean;
       homeDirections?: null | string;
       homeLanguage?: null | string;
+      /** Format: date */
+      releasesOn?: null | string;
+      /** Format: int32 */
+      worth?: null | number;
     };
     /**
      * @description What keeps a text from being measured, or the measure from meaning much.
@@ -14811,6 +17369,7 @@ export interface components {
       kind: components['schemas']['TaskKind'];
       content: null | components['schemas']['TaskContent'];
       replies: components['schemas']['RoundReply'][];
+      textId: null | components['schemas']['TextId'];
       title: string;
       mayMark: boolean;
       questions: components['schemas']['QuestionView'][];
@@ -14823,12 +17382,18 @@ export interface components {
       ticketIds: components['schemas']['TicketId'][];
       deed: components['schemas']['TicketDeed'];
       comment?: null | string;
+      /** @default false */
+      onlyMissed: boolean;
     };
     Tile: {
       id: components['schemas']['ReaderId'];
       name: string;
       secretKind: components['schemas']['SecretKind'];
       picture: string;
+    };
+    TimesBody: {
+      readerId: components['schemas']['ReaderId'];
+      days: components['schemas']['DayOfWeek'][];
     };
     TimesView: {
       /** Format: double */
@@ -14849,8 +17414,7 @@ export interface components {
       /** Format: date-time */
       handedInAt: string;
       state: components['schemas']['TicketState'];
-      /** Format: int32 */
-      mark: null | number;
+      mark: null | components['schemas']['GivenMark'];
       comment: string;
       writtenWith: null | components['schemas']['TicketId'];
       earlier: components['schemas']['EarlierView'][];
@@ -14866,6 +17430,10 @@ export interface components {
       number: null | number;
       strand: null | components['schemas']['Strand'];
       rubric: null | components['schemas']['Rubric'];
+      /** Format: int32 */
+      most: number;
+      /** Format: int32 */
+      right: number;
       answers: components['schemas']['ToMarkAnswer'][];
     };
     ToMarkRow: {
@@ -14925,13 +17493,24 @@ export interface components {
       text?: null | string;
       tries?: null | components['schemas']['WordTry'][];
     };
+    TryLine: {
+      readerId: components['schemas']['ReaderId'];
+      ticketId: components['schemas']['TicketId'];
+      /** Format: date-time */
+      at: string;
+      questionId: components['schemas']['QuestionId'];
+      textId: components['schemas']['TextId'];
+      title: string;
+      stem: string;
+      strand: components['schemas']['Strand'];
+      mark: components['schemas']['AttemptMark'];
+    };
     TryView: {
       id: components['schemas']['AnswerId'];
       picks: number[];
       words: string;
       correct: null | boolean;
-      /** Format: int32 */
-      mark: null | number;
+      mark: null | components['schemas']['GivenMark'];
       comment: string;
     };
     TwinView: {
@@ -14940,6 +17519,34 @@ export interface components {
       /** Format: int32 */
       grade: number;
       where: string;
+    };
+    TypedRequest: {
+      ticketId: components['schemas']['TicketId'];
+      /** Format: double */
+      points?: null | number;
+    };
+    /** @description A result that came from elsewhere, as a teacher typed it. */
+    TypedResult: {
+      /**
+       * Format: double
+       * @description From 0 to the most there were, in halves.
+       */
+      points: number;
+      /**
+       * Format: int32
+       * @description The most there were, 1 to int TypedResult.MostPoints.
+       */
+      of: number;
+      share?: components['schemas']['Probability'];
+    };
+    TypedResultsRequest: {
+      /** Format: int32 */
+      of: number;
+      results: components['schemas']['TypedRequest'][];
+    };
+    TypedResultsSaved: {
+      changeId: components['schemas']['ChangeId'];
+      summary: components['schemas']['Message'];
     };
     UndoneView: {
       sentence: components['schemas']['Message'];
@@ -14981,6 +17588,20 @@ export interface components {
     VersionRequest: {
       versionId: components['schemas']['VersionId'];
     };
+    /** @enum {unknown} */
+    WaitingKind: 'Note' | 'CommentReply' | 'HomeAnswer' | 'Joining';
+    WaitingRow: {
+      kind: components['schemas']['WaitingKind'];
+      /** Format: uuid */
+      id: string;
+      readerId: null | components['schemas']['ReaderId'];
+      name: string;
+      ticketId: null | components['schemas']['TicketId'];
+      title: string;
+      words: string;
+      /** Format: date-time */
+      at: string;
+    };
     WayFor: {
       readerIds: components['schemas']['ReaderId'][];
       way: components['schemas']['OwnWay'];
@@ -14994,6 +17615,7 @@ export interface components {
       id: components['schemas']['GroupId'];
       name: string;
       readerIds: components['schemas']['ReaderId'][];
+      grouping: null | components['schemas']['GroupingId'];
     };
     WeekPlate: {
       assignment: components['schemas']['AssignmentRow'];
@@ -15096,6 +17718,29 @@ export interface components {
      * @enum {unknown}
      */
     WordPractice: 'Meaning' | 'Sound' | 'Both';
+    /** @description How one word of a list went. */
+    WordResult: {
+      word: components['schemas']['ListedWord'];
+      /**
+       * Format: int32
+       * @description Readers who knew it at the first try.
+       */
+      atOnce: number;
+      /**
+       * Format: int32
+       * @description Readers who knew it after another try.
+       */
+      later: number;
+      /**
+       * Format: int32
+       * @description Readers who tried it and have not known it.
+       */
+      notYet: number;
+      /** @description Those who did not know it at the first try. */
+      missedBy: components['schemas']['ReaderId'][];
+      /** @description So many missed it that it is worth practising again. */
+      often: boolean;
+    };
     /** @description One try at a kept word. */
     WordTry: {
       /** Format: date-time */
@@ -15133,6 +17778,9 @@ export interface components {
      * @description A rate of reading.
      */
     WordsPerMinute: number;
+    WordsRequest: {
+      words?: null | string;
+    };
     /** @enum {unknown} */
     WorkPlace: 'Anywhere' | 'AtSchool' | 'AtHome';
     YearHead: {

@@ -1,3 +1,4 @@
+import type { Api } from './api';
 import { percent } from './format';
 import type { TaskKind } from './taskKinds';
 import { t } from './words';
@@ -18,3 +19,7 @@ export const scoreSaid = (kind: TaskKind | undefined, score: number) =>
   kind === 'Written'
     ? t('Marked {{n}} of 3', { n: marks(score) })
     : t('{{score}} right on the first try', { score: percent(score) });
+
+/** A mark in words, never without what it is out of. */
+export const markSaid = (mark: Api<'GivenMark'>) => t('{{n}} of {{of}}', { n: markSum(mark), of: mark.of });
+export const markSum = (mark: { points: readonly number[] }) => mark.points.reduce((sum, p) => sum + p, 0);

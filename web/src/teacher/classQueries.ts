@@ -10,6 +10,9 @@ export type ReaderRow = Api<'RosterView'>;
 export type ReaderData = Api<'ReaderView'>;
 export type TextRow = Api<'TextRow'>;
 
+/** The groups of a class, those of guided reading first. */
+export const allGroups = (data: ClassData) => [...data.groups, ...data.otherGroups];
+
 export const useClass = (classId: string) =>
   useQuery({
     queryKey: keys.class(classId),
@@ -35,10 +38,23 @@ export const useReader = (readerId: string | undefined) =>
     queryFn: readerId ? () => ok(api.GET('/readers/{readerId}', { params: { path: { readerId } } })) : skipToken,
   });
 
+/** What a reader's level rests on, piece by piece. */
+export const useEvidence = (readerId: string) =>
+  useQuery({
+    queryKey: keys.reader.evidence(readerId),
+    queryFn: () => ok(api.GET('/readers/{readerId}/evidence', { params: { path: { readerId } } })),
+  });
+
 export function useUndo() {
   const changed = useAllChanged();
   return useMutation({
-    mutationFn: (changeId: string) => ok(api.POST('/changes/{changeId}/undo', { params: { path: { changeId } } })),
+    mutationFn: async (of: string | readonly string[]) => {
+      const [first = '', ...rest] = typeof of === 'string' ? [of] : of;
+      const undo = (changeId: string) => ok(api.POST('/changes/{changeId}/undo', { params: { path: { changeId } } }));
+      const done = await undo(first);
+      for (const changeId of rest) await undo(changeId);
+      return done;
+    },
     // A whole district's roster takes most of a minute to be taken back: the note stays and turns until then.
     onMutate: () => toast.loading(t('Undoing…')),
     onSuccess: (done, _, note) => {
@@ -56,7 +72,7 @@ export const sentenceOf = (done: Done) => (typeof done.sentence === 'string' ? d
 /** Says what was done, and offers to take it back. */
 export function useSaid() {
   const undo = useUndo();
-  return (what: string | Message, changeId: string | null) =>
+  return (what: string | Message, changeId: string | readonly string[] | null) =>
     toast.success(typeof what === 'string' ? what : say(what), {
       duration: 15_000,
       action: changeId ? { label: t('Undo'), onClick: () => undo.mutate(changeId) } : undefined,

@@ -1,7 +1,7 @@
 import { Check, Minus } from '@phosphor-icons/react';
 import { cx } from 'class-variance-authority';
 import { Checkbox as Radix, RadioGroup, Switch as RadixSwitch } from 'radix-ui';
-import { useId, type MouseEvent, type ReactNode } from 'react';
+import { useId, useRef, type FocusEvent, type KeyboardEvent, type MouseEvent, type ReactNode } from 'react';
 
 // What is tapped is larger than what is seen.
 const target = 'group/mark inline-grid size-6 flex-none place-content-center';
@@ -106,6 +106,29 @@ const dot = (
   </span>
 );
 
+/**
+ * An arrow marks what it leads to, even where the key is up again before the focus has moved: the group below asks
+ * whether the key is still down, and on a slow machine it no longer is.
+ */
+function useArrows(set: (value: string) => void) {
+  const moving = useRef(false);
+  return {
+    onKeyDownCapture: (e: KeyboardEvent) => {
+      moving.current = e.key.startsWith('Arrow');
+    },
+    onPointerDownCapture: () => {
+      moving.current = false;
+    },
+    onFocus: (e: FocusEvent<HTMLElement>) => {
+      if (moving.current && e.target !== e.currentTarget) e.target.click();
+    },
+    onValueChange: (next: string) => {
+      moving.current = false;
+      set(next);
+    },
+  };
+}
+
 /** One of a few, all in sight. */
 export function Radios<V extends string>({
   label,
@@ -121,11 +144,12 @@ export function Radios<V extends string>({
   className?: string;
 }) {
   const id = useId();
+  const arrows = useArrows((next) => set(next as V));
   return (
     <RadioGroup.Root
       aria-label={label}
       value={value ?? null}
-      onValueChange={(next) => set(next as V)}
+      {...arrows}
       className={cx('flex flex-wrap gap-x-4 gap-y-1', className)}
     >
       {options.map((o) => (
@@ -141,7 +165,7 @@ export function Radios<V extends string>({
 }
 
 /** Rows of which one is marked: `RadioMark` stands in each. */
-export const RadioRows = ({
+export function RadioRows({
   label,
   value,
   set,
@@ -151,11 +175,14 @@ export const RadioRows = ({
   value: string | undefined;
   set: (value: string) => void;
   children: ReactNode;
-}) => (
-  <RadioGroup.Root aria-label={label} value={value ?? null} onValueChange={set} className="grid gap-1.5">
-    {children}
-  </RadioGroup.Root>
-);
+}) {
+  const arrows = useArrows(set);
+  return (
+    <RadioGroup.Root aria-label={label} value={value ?? null} {...arrows} className="grid gap-1.5">
+      {children}
+    </RadioGroup.Root>
+  );
+}
 
 /** The mark of one row of `RadioRows`. */
 export const RadioMark = ({ label, value }: { label: string; value: string }) => (

@@ -52,7 +52,7 @@ export function DateField({ value, set, min, disabled, label, hint, error, bare,
     >
       {(tied) => (
         <Popover.Root open={open} onOpenChange={setOpen}>
-          <Popover.Anchor className="relative block min-w-36">
+          <Popover.Anchor className="relative block min-w-45">
             <input
               {...tied}
               ref={box}

@@ -1,19 +1,20 @@
 import { cva, cx, type VariantProps } from 'class-variance-authority';
 import { useId, type ComponentProps } from 'react';
-import { bigField } from './looks';
+import { bigField, readerLetters } from './looks';
 
 /** The reader's screens: no letter below 18 px, no target below 44 px. A page is an island, and its waterlines fade. */
 
 /** A page that scrolls whole, such as home. */
 export const ReaderPage = ({ className, ...rest }: ComponentProps<'div'>) => (
-  <div className={cx('bg-depth-2 text-reader min-h-screen', className)} {...rest} />
+  <div className={cx('bg-depth-2 min-h-screen', readerLetters, className)} {...rest} />
 );
 
 /** A page between its bar and its foot: reading, answering. */
 export const ReaderSide = ({ footless = false, ...rest }: ComponentProps<'div'> & { footless?: boolean }) => (
   <div
     className={cx(
-      'bg-depth-2 text-reader grid h-screen min-h-150 max-md:h-auto max-md:min-h-screen',
+      readerLetters,
+      'bg-depth-2 grid h-screen min-h-150 max-md:h-auto max-md:min-h-screen',
       footless
         ? 'grid-rows-[64px_minmax(0,1fr)] max-md:grid-rows-[auto_1fr]'
         : 'grid-rows-[64px_minmax(0,1fr)_76px] max-md:grid-rows-[auto_1fr_auto]',

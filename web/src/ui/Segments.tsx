@@ -3,9 +3,10 @@ import { ToggleGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 
-const frame = 'inline-flex overflow-clip rounded-md border border-soft bg-paper';
+// The lines between are the frame's own colour, so that they are there, too, where segments stand in two rows.
+const frame = 'inline-flex max-w-full flex-wrap gap-px overflow-clip rounded-md border border-soft bg-soft';
 const segment = cva(
-  'inline-flex items-center justify-center gap-1.5 border-l border-soft no-underline first:border-l-0 ' +
+  'inline-flex grow items-center justify-center gap-1.5 bg-paper whitespace-nowrap no-underline ' +
     'hover:bg-depth-1 focus-visible:-outline-offset-2 ' +
     'data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-paper ' +
     'aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper',

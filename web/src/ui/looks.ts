@@ -62,5 +62,9 @@ export const islandLook = cva(
   },
 );
 
+/** Letters of a reader's screen: whatever a piece of the kit says of its own size, none is below 18 px. */
+export const readerLetters =
+  'text-reader [--text-sm:18px] [--text-sm--line-height:26px] [--text-base:18px] [--text-base--line-height:26px]';
+
 /** The page a door lies on. */
-export const doorPage = 'bg-depth-2 text-reader grid min-h-screen place-items-center px-6 py-12';
+export const doorPage = `${readerLetters} bg-depth-2 grid min-h-screen place-items-center px-6 py-12`;

@@ -34,6 +34,34 @@ internal sealed class Choosing(bool several) : KindRules
 
     public override Choice? Kept(Choice c) => c with { Match = null };
 
+    /// <summary>What was said of a choice that changed sides is not said any more.</summary>
+    public override Question Rekeyed(Question q, QuestionCorrection by) =>
+        q with
+        {
+            Choices =
+            [
+                .. q.Choices.Select(
+                    (c, i) => c.Right == by.Right!.Contains(i) ? c : c with { Right = !c.Right, Reason = "" }
+                ),
+            ],
+        };
+
+    public override Message? KeyFault(
+        Question q,
+        QuestionCorrection by,
+        IReadOnlyDictionary<string, IReadOnlyList<string>> versions
+    )
+    {
+        var chosen = by.Right!.Distinct().Order().ToList();
+        if (chosen.Any(i => i < 0 || i >= q.Choices.Count) || chosen.Count == q.Choices.Count)
+            return $"Leave at least one choice wrong.";
+        if (chosen.Count == 0)
+            return $"Choose at least one right answer.";
+        if (several && chosen.Count != q.Wanted)
+            return $"Readers chose {q.Wanted:count} answers. Mark as many right.";
+        return chosen.SequenceEqual(Right(q, [], "")) ? Same : null;
+    }
+
     public override IEnumerable<Message> Lacks(Question q)
     {
         if (q.Choices.Count < 2)

@@ -81,6 +81,29 @@ public abstract class KindRules
     /// <summary>What stands in a place; null where nothing does.</summary>
     protected static Choice? At(Question q, int pick) => pick >= 0 && pick < q.Choices.Count ? q.Choices[pick] : null;
 
+    /// <summary>The question with another key.</summary>
+    public virtual Question Rekeyed(Question q, QuestionCorrection by) => q with { Key = by.Right };
+
+    /// <summary>Why its key cannot be that; null where it can.</summary>
+    /// <param name="versions">Sentences of the text, by version label.</param>
+    public virtual Message? KeyFault(
+        Question q,
+        QuestionCorrection by,
+        IReadOnlyDictionary<string, IReadOnlyList<string>> versions
+    )
+    {
+        var right = by.Right ?? [];
+        if (!Answers(q, new(right), []))
+            return $"Use each thing once.";
+        return IsRight([.. q.Choices.Select(c => Half(c))], [.. Right(q, [], "")], right) ? Same : null;
+    }
+
+    /// <summary>Said where a key is what it was.</summary>
+    protected static Message Same => $"This is right already.";
+
+    /// <summary>What of a choice is picked.</summary>
+    protected virtual string Half(Choice c) => c.Text;
+
     /// <summary>Ways to lay <paramref name="k"/> of <paramref name="n"/> things in a row; at least 1.</summary>
     protected static double Ways(int n, int k)
     {

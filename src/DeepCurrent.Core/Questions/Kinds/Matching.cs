@@ -17,10 +17,13 @@ internal sealed class Matching : KindRules
     public override IEnumerable<int> Offered(Question q, IReadOnlyList<string> sentences) =>
         Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match));
 
-    public override IEnumerable<int> Right(Question q, IReadOnlyList<string> sentences, string version) => Lefts(q);
+    public override IEnumerable<int> Right(Question q, IReadOnlyList<string> sentences, string version) =>
+        q.Key ?? Lefts(q);
 
     public override int Fitting(Question q, Response r, IReadOnlyList<string> sentences, string version) =>
-        r.Picks.Zip(Lefts(q)).Count(x => q.Choices[x.First].Match == q.Choices[x.Second].Match);
+        r.Picks.Zip(Right(q, sentences, version)).Count(x => q.Choices[x.First].Match == q.Choices[x.Second].Match);
+
+    protected override string Half(Choice c) => c.Match ?? "";
 
     public override bool IsRight(IReadOnlyList<string> things, IReadOnlyList<int> right, IReadOnlyList<int> picks) =>
         ReadsAs(things, right, picks);

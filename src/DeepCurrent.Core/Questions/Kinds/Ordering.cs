@@ -14,10 +14,10 @@ internal sealed class Ordering : KindRules
     }
 
     public override IEnumerable<int> Right(Question q, IReadOnlyList<string> sentences, string version) =>
-        Enumerable.Range(0, q.Choices.Count);
+        q.Key ?? [.. Enumerable.Range(0, q.Choices.Count)];
 
     public override int Fitting(Question q, Response r, IReadOnlyList<string> sentences, string version) =>
-        r.Picks.Where((p, i) => p == i || q.Choices[p].Text == q.Choices[i].Text).Count();
+        r.Picks.Zip(Right(q, sentences, version)).Count(x => q.Choices[x.First].Text == q.Choices[x.Second].Text);
 
     public override bool IsRight(IReadOnlyList<string> things, IReadOnlyList<int> right, IReadOnlyList<int> picks) =>
         ReadsAs(things, right, picks);

@@ -27,6 +27,30 @@ internal sealed class PickingSentence : KindRules
 
     public override Choice? Kept(Choice c) => null;
 
+    public override Question Rekeyed(Question q, QuestionCorrection by) =>
+        q with
+        {
+            Proofs = (by.Proofs ?? q.Proofs)
+                .Concat(q.Proofs)
+                .DistinctBy(p => p.Key)
+                .ToDictionary(p => p.Key, p => p.Value),
+        };
+
+    public override Message? KeyFault(
+        Question q,
+        QuestionCorrection by,
+        IReadOnlyDictionary<string, IReadOnlyList<string>> versions
+    )
+    {
+        var proofs = by.Proofs ?? new Dictionary<string, string>();
+        if (
+            proofs.Count == 0
+            || proofs.Any(p => !versions.TryGetValue(p.Key, out var from) || !from.Any(s => Scoring.Proves(s, p.Value)))
+        )
+            return $"Choose a sentence of the text.";
+        return proofs.All(p => q.Proof(p.Key) == p.Value) ? Same : null;
+    }
+
     public override IEnumerable<Message> Lacks(Question q) =>
         q.Proofs.Values.All(string.IsNullOrWhiteSpace) ? [$"needs its right sentence."] : [];
 }

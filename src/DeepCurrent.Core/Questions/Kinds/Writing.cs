@@ -22,10 +22,13 @@ internal sealed class Writing : KindRules
 
     public override Choice? Kept(Choice c) => null;
 
-    public override IEnumerable<Message> Lacks(Question q) =>
-        q.Rubric is { } rubric && rubric.Marks.Count == Rubric.Most + 1 && !rubric.Marks.Any(string.IsNullOrWhiteSpace)
-            ? []
-            : [$"needs a rubric: what earns 0, 1, 2 and 3 marks."];
+    public override Message? KeyFault(
+        Question q,
+        QuestionCorrection by,
+        IReadOnlyDictionary<string, IReadOnlyList<string>> versions
+    ) => $"The key of this kind of question cannot be changed here. Take the question out.";
+
+    public override IEnumerable<Message> Lacks(Question q) => (q.Rubric ?? new([], [])).Lacks is { } lack ? [lack] : [];
 
     public override IEnumerable<Message> Faults(Question q, IReadOnlyDictionary<string, int> words) =>
         q.Rubric is null || q.Rubric.Samples.Count(s => s.Length > 0) < 2

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { Problem, sentence } from '../../shared/api';
+import { Problem } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { answersWaiting, send } from '../offline/outbox';
 import { checkKey, type Stage, type View } from './checkQueries';
+import { refusal } from '../refusal';
 
 interface Answer {
   id: string;
@@ -52,7 +53,7 @@ export function useStage(check: View, stage: Stage) {
         } else setWaits(true);
       } catch (e) {
         if (e instanceof Problem && e.code === 'over') setOver(true);
-        setError(sentence(e));
+        setError(refusal(e));
       }
     },
     [check.id, stage.id, client],

@@ -1,5 +1,6 @@
 import { cx } from 'class-variance-authority';
 import type { ReactNode } from 'react';
+import { pageVoice } from '../../shared/language';
 import { useReadAloud } from '../useReadAloud';
 import { SayButton } from './SayButton';
 
@@ -31,7 +32,7 @@ export function Said({
   className?: string;
   children?: (words: ReactNode) => ReactNode;
 }) {
-  const aloud = useReadAloud(text, !ofText);
+  const aloud = useReadAloud(text, ofText ? 'English' : pageVoice());
   const words = <Words text={text} at={aloud.word} />;
   return (
     <div className={cx('flex items-center gap-3.5', className)}>

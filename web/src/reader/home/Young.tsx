@@ -1,6 +1,7 @@
 import { Door } from '@phosphor-icons/react';
 import { Link } from 'react-router';
 import type { Session } from '../../shared/session';
+import { TextDrawing } from '../../shared/TextDrawing';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { ReaderPage } from '../../ui/Reader';
@@ -162,10 +163,11 @@ function Choose({ most }: { most: number }) {
           <li key={o.textId}>
             <article className={smallLook}>
               {o.picture ? (
-                <img
-                  src={`/api/texts/${o.textId}/picture`}
-                  alt={o.picture}
+                <TextDrawing
+                  textId={o.textId}
+                  shows={o.picture}
                   className="border-ink h-full w-35 border-r-2 object-cover"
+                  instead={<span className="bg-depth-1 border-ink border-r-2" />}
                 />
               ) : (
                 <span className="bg-depth-1 border-ink border-r-2" />

@@ -36,6 +36,8 @@ export function Sentences({
               key={k}
               name="sentence"
               className={cx(
+                // A finger between two lines of one sentence is on that sentence.
+                'py-[0.12em]',
                 'decoration-depth-5 hover:bg-depth-1 cursor-pointer underline-offset-6',
                 'has-focus-visible:outline-overlay has-focus-visible:outline-3',
                 marked && 'bg-depth-2 underline decoration-2',

@@ -8,7 +8,9 @@ import { say } from '../../shared/words';
 // What a reader does is kept on the device first and sent after. Ids are made here, so sending twice changes nothing.
 let waiting: Entry[] = [];
 let away = false;
-let state = { answers: 0, away: false, refused: [] as Entry[] };
+let state = { answers: 0, away: false, refused: [] as Entry[], unkept: 0 };
+/** What the device holds, too, and not this page alone. */
+const onDevice = new WeakSet<Entry>();
 const listeners = new Set<() => void>();
 /** Who waits for what the server says, by the entry that was sent and not by its id: a newer one may have the same. */
 const asked = new Map<Entry, { resolve: (said: unknown) => void; reject: (e: unknown) => void }>();
@@ -19,6 +21,7 @@ function tell() {
     answers: waiting.filter((k) => isAnswer(k) && !k.refused).length,
     away,
     refused: waiting.filter((k) => k.refused),
+    unkept: waiting.filter((k) => !onDevice.has(k)).length,
   };
   listeners.forEach((l) => l());
 }
@@ -156,6 +159,10 @@ export const keptAnswers = (ticketId: string) =>
 const headers = () => fromDevice(whose());
 const deliver = (k: Entry) => sendKept(k.method, k.path, k.body, headers());
 
+async function putOnDevice(k: Entry) {
+  if (await saveEntry(k)) onDevice.add(k);
+}
+
 async function forget(k: Entry) {
   waiting = waiting.filter((x) => x !== k);
   // What is kept under its id may be a newer one that has not been sent.
@@ -167,7 +174,7 @@ async function change(k: Entry, next: Entry) {
   // A newer entry with the same id has taken its place meanwhile.
   if (!waiting.includes(k)) return;
   waiting = waiting.map((x) => (x === k ? next : x));
-  await saveEntry(next);
+  await putOnDevice(next);
   tell();
 }
 
@@ -254,6 +261,8 @@ const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
   strokes: 'Answer',
   stage: 'Answer',
   spell: 'Reading',
+  feedback: 'Reading',
+  'comment-reply': 'Reading',
   open: 'Reading',
   note: 'Reading',
   'note-reply': 'Reading',
@@ -350,7 +359,7 @@ export async function send<K extends Kind>(
   // One that has not set out yet never will; one that is on its way brings its own answer.
   for (const old of waiting) if (old.id === entry.id && old !== underWay) asked.get(old)?.resolve(null);
   waiting = [...waiting.filter((x) => x.id !== entry.id), entry];
-  await saveEntry(entry);
+  await putOnDevice(entry);
   tell();
   void pump();
   try {
@@ -380,6 +389,7 @@ const every = 4000;
 export function startOutbox(onSent: () => void) {
   let stopped = false;
   const tryNow = async () => {
+    for (const k of waiting) if (!onDevice.has(k)) await putOnDevice(k);
     const before = waiting.filter((k) => !k.refused).length;
     if (before === 0 && !state.refused.some((k) => !sure(k.refused).told)) return;
     await pump();
@@ -387,13 +397,19 @@ export function startOutbox(onSent: () => void) {
   };
   void loadEntries().then((found) => {
     if (stopped) return;
+    for (const k of found) onDevice.add(k);
     const here = new Set(waiting.map((k) => k.id));
     waiting = [...found.filter((k) => !here.has(k.id)), ...waiting].sort((a, b) => a.at - b.at);
     tell();
     void tryNow();
   });
   const timer = setInterval(() => void tryNow(), every);
+  // What only this page holds would go with it.
+  const hold = (e: BeforeUnloadEvent) => {
+    if (state.unkept > 0) e.preventDefault();
+  };
   addEventListener('online', tryNow);
+  addEventListener('beforeunload', hold);
   return () => {
     stopped = true;
     waiting = [];
@@ -401,5 +417,6 @@ export function startOutbox(onSent: () => void) {
     tell();
     clearInterval(timer);
     removeEventListener('online', tryNow);
+    removeEventListener('beforeunload', hold);
   };
 }

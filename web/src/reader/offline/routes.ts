@@ -8,6 +8,8 @@ const routes = {
   strokes: ['put', '/my/tickets/{ticketId}/papers/{paperId}/strokes'],
   stage: ['put', '/my/checks/{sittingId}/stages/{stageId}'],
   spell: ['put', '/my/tickets/{ticketId}/spells/{spellId}'],
+  feedback: ['put', '/my/tickets/{ticketId}/feedback/{spellId}'],
+  'comment-reply': ['put', '/my/tickets/{ticketId}/comment-replies'],
   recording: ['put', '/my/tickets/{ticketId}/recording/{recordId}'],
   note: ['put', '/my/tickets/{ticketId}/notes/{noteId}'],
   'note-reply': ['put', '/my/notes/{noteId}/reply'],

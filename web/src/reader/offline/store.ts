@@ -66,7 +66,15 @@ export const whose = () => me;
 /** Entries of the reader whose page this is. Those of others stay unseen. */
 export const loadEntries = async (): Promise<Entry[]> =>
   ((await orNothing(async () => (await db()).getAll('outbox'))) ?? []).filter((k) => k.readerId === me);
-export const saveEntry = (k: Entry) => orNothing(async () => (await db()).put('outbox', k));
+/** Puts an entry on the device. Where there is no room, what the server said before makes room: it can be asked again,
+ * what a reader did cannot.
+ * @returns False where it could not be put there. */
+export async function saveEntry(k: Entry): Promise<boolean> {
+  const put = () => orNothing(async () => (await db()).put('outbox', k));
+  if ((await put()) !== undefined) return true;
+  await orNothing(async () => (await db()).clear('kept'));
+  return (await put()) !== undefined;
+}
 /** Deletes an entry unless a newer one has taken its place. */
 export const deleteEntry = (k: Entry) =>
   orNothing(async () => {

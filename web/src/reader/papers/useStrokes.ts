@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { sentence } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { joined, type PaperCopy, type Stroke } from '../../shared/papers/strokes';
 import { keptStrokes, sendStrokes, useOutbox } from '../offline/outbox';
+import { refusal } from '../refusal';
 
 /** What a reader draws on one paper: on this device at once, and with the rest of their work on its way. */
 export function useStrokes(ticketId: string, paper: PaperCopy) {
@@ -20,7 +20,7 @@ export function useStrokes(ticketId: string, paper: PaperCopy) {
       await sendStrokes(ticketId, paper.id, joined(keptStrokes(ticketId, paper.id), [s]));
       setError('');
     } catch (e) {
-      setError(sentence(e));
+      setError(refusal(e));
     }
   };
   return {

@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState } from 'react';
-import { sentence } from '../../shared/api';
 import { t } from '../../shared/words';
 import { send } from '../offline/outbox';
 import { letters, type Work } from '../queries';
@@ -14,6 +13,7 @@ import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { Say, pageLook } from '../../ui/Reader';
+import { refusal } from '../refusal';
 
 /** What was answered and is not yet sent, with the question it answers. */
 type KeptAnswer = { picks: number[]; words: string };
@@ -71,7 +71,7 @@ export function Asked({ work, q, kept, said, before, aside = false, takesFocus =
       seen.current = performance.now();
       setDraft({ picks: [], words: '' });
     } catch (e) {
-      setError(sentence(e));
+      setError(refusal(e));
     } finally {
       setSending(false);
     }

@@ -2,12 +2,14 @@ import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Session } from '../../shared/session';
 import { listed } from '../../shared/format';
+import { markSaid } from '../../shared/scores';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { PageTitle } from '../../ui/PageTitle';
 import { Directions, pageLook, ReaderBar, ReaderSide, Water, Written } from '../../ui/Reader';
 import { Show } from '../../ui/Show';
+import { CommentTalk } from '../feedback/CommentTalk';
 import { DirectionsOf } from '../DirectionsOf';
 import { KeptNote } from '../KeptNote';
 import { handInWaits, sendOpened, useOutbox } from '../offline/outbox';
@@ -17,6 +19,7 @@ import { RefusedNote } from '../RefusedNote';
 import { useSupportsOf } from '../supports';
 import { Talk } from '../talk/Talk';
 import { ToMyReading } from '../ToMyReading';
+import { useFeedbackTime } from '../useSpell';
 import { LinkTask } from './LinkTask';
 import { replyOf, usePartners, useTask, type Task as TaskData } from './useTask';
 import { WordsTask } from './WordsTask';
@@ -70,6 +73,12 @@ function Doing({ task }: { task: TaskData }) {
   );
 }
 
+/** What the teacher says to it. */
+function Said({ task }: { task: TaskData }) {
+  useFeedbackTime(task.id);
+  return <CommentTalk ticketId={task.id} answerId={null} comment={task.said} />;
+}
+
 /** What became of it. */
 function Finished({ task }: { task: TaskData }) {
   const { words, practised } = replyOf(task);
@@ -84,10 +93,11 @@ function Finished({ task }: { task: TaskData }) {
           {task.state !== 'Released' && <p>{t('Your teacher is reading it. What they say appears here.')}</p>}
           {task.mark != null && (
             <p>
-              <b>{t('{{n}} of 3', { n: task.mark })}</b> {task.said}
+              <b>{markSaid(task.mark)}</b>
             </p>
           )}
           <Written>{words}</Written>
+          {task.said && <Said task={task} />}
           {wroteIt.length > 0 && <p>{t('You handed this in with {{names}}.', { names: listed(wroteIt) })}</p>}
           {task.talk && !handInWaits(task.id) && <Talk ticketId={task.id} questionId={null} />}
         </>

@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button';
 import { Row } from '../../ui/Page';
 import { Pick } from '../check/Pick';
 import { ListenButton } from '../questions/Hear';
+import { AtHome } from '../words/AtHome';
 import { useReadAloud } from '../useReadAloud';
 import { afterTry, choicesOf, joined, roundOf, type Practised } from './practice';
 import { TaskError } from './TaskError';
@@ -81,6 +82,9 @@ export function Look({ of, words, start }: { of: Practice; words: number[]; star
                 {w.text} {of.by !== 'Meaning' && <HearWord text={w.text} />}
               </dt>
               <dd>{w.meaning}</dd>
+              <dd>
+                <AtHome meaning={w.atHome} />
+              </dd>
               {w.example && <dd className="text-soft font-first">{w.example}</dd>}
             </div>
           );

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, api, ok, sentence } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { getKept } from '../offline/kept';
 import { keptReply, send } from '../offline/outbox';
 import { joined, type Practised } from './practice';
+import { refusal } from '../refusal';
 
 export type Task = Api<'MyTask'>;
 
@@ -56,7 +57,7 @@ export function useReply(task: Task) {
       if (next) client.setQueryData<Task>(keys.my.task(task.id), next);
       setError('');
     } catch (e) {
-      setError(sentence(e));
+      setError(refusal(e));
     }
   };
   const handIn = async () => {
@@ -75,7 +76,7 @@ export function useReply(task: Task) {
         client.invalidateQueries({ queryKey: keys.my.task(task.id) }),
       ]);
     } catch (e) {
-      setError(sentence(e));
+      setError(refusal(e));
     } finally {
       setBusy(false);
     }

@@ -14,6 +14,7 @@ import { KeptNote } from '../KeptNote';
 import { Ask, Look, type Practice } from '../task/WordsTask';
 import { ToMyReading } from '../ToMyReading';
 import { useKept, type KeptWord } from './useKept';
+import { AtHome } from './AtHome';
 
 /** The words a reader keeps, and practising a few that are due. */
 export default function KeptWords() {
@@ -77,10 +78,11 @@ function List({ words, steps, letGo }: { words: KeptWord[]; steps: number; letGo
     <ul>
       {words.map((w) => (
         <li key={w.text} className="border-line flex items-center gap-3 border-t py-2.5">
-          <span className="grow">
+          <div className="grow">
             <b className="font-first text-2xl">{w.text}</b>
             {w.title && <span className="text-soft"> {t('from {{title}}', { title: w.title })}</span>}
             <span className="block">{w.meaning}</span>
+            <AtHome meaning={w.atHome} />
             <span className="text-soft flex flex-wrap items-center gap-x-3">
               <span aria-hidden className="flex gap-1">
                 {Array.from({ length: steps }, (_, i) => (
@@ -93,7 +95,7 @@ function List({ words, steps, letGo }: { words: KeptWord[]; steps: number; letGo
               {w.known && t('You know it.')}
               {!w.known && (w.due ? t('to practise today') : w.dueOn && t('again {{day}}', { day: dayOf(w.dueOn) }))}
             </span>
-          </span>
+          </div>
           <Button
             size="reader"
             look="plain"
@@ -131,7 +133,7 @@ function Round({
         part: '',
         meaning: w.meaning,
         example: w.example,
-        atHome: null,
+        atHome: w.atHome,
       }),
     ),
   }));

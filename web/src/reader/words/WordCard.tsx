@@ -1,10 +1,10 @@
 import { BookmarkSimple, X } from '@phosphor-icons/react';
 import { cx } from 'class-variance-authority';
-import { homeOf, inOwnWords } from '../../shared/language';
-import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import type { Work } from '../queries';
+import { HearThis } from '../questions/Hear';
+import { AtHome } from './AtHome';
 import { useKept } from './useKept';
 
 /** What a tapped word means, with a sentence that has it. */
@@ -18,7 +18,6 @@ export function WordCard({
   close: () => void;
 }) {
   const kept = useKept();
-  const home = homeOf(useSession().data?.language ?? null);
   const there = kept.words.some((w) => w.text === word.text);
   return (
     <aside
@@ -29,7 +28,9 @@ export function WordCard({
       )}
       aria-label={t('The word {{word}}', { word: word.text })}
     >
-      <h2>{word.text}</h2>
+      <h2>
+        {word.text} <HearThis text={word.text} />
+      </h2>
       <button
         className="hover:bg-tint absolute top-2 right-1.5 grid size-11 place-content-center rounded-md"
         aria-label={t('Close word card')}
@@ -38,16 +39,15 @@ export function WordCard({
         <X size={24} aria-hidden />
       </button>
       <p>{word.meaning}</p>
-      {word.atHome && <p lang={home}>{word.atHome}</p>}
-      {word.atHome === '' && (
-        <p className="text-soft">{t('Not yet in {{language}}.', { language: inOwnWords[home] })}</p>
-      )}
+      <AtHome meaning={word.atHome} />
       <p className="border-line mt-2 mb-3 border-t pt-2">{word.example}</p>
       <Button
         look={there ? undefined : 'main'}
         size="reader"
         className="w-full"
         aria-pressed={there}
+        // Until it is known whether the word is kept, neither is offered.
+        disabled={kept.asked.isLoading}
         onClick={() => void (there ? kept.letGo(word.text) : kept.keep(ticketId, word))}
       >
         <BookmarkSimple size={24} weight={there ? 'fill' : 'regular'} aria-hidden />

@@ -7,6 +7,21 @@ import type { Work } from '../queries';
 
 export type KeptWord = Api<'MyKeptWord'>;
 
+type Kept = { text: string; meaning: string; example: string; atHome?: string | null };
+
+/** A word as it is kept first. */
+const fresh = ({ text, meaning, example, atHome = null }: Kept): KeptWord => ({
+  text,
+  meaning,
+  example,
+  atHome,
+  title: null,
+  steps: 0,
+  known: false,
+  due: true,
+  dueOn: '',
+});
+
 /** The words a reader keeps, with what waits on the device; keeping one, letting one go, trying one. */
 export function useKept() {
   const client = useQueryClient();
@@ -22,25 +37,25 @@ export function useKept() {
       .filter((w) => waiting.get(w.text)?.kept !== false)
       // Tried today and not yet sent: it is not due again.
       .map((w) => (tried.has(w.text) ? { ...w, due: false } : w)),
-    ...[...waiting.values()]
-      .filter((w) => w.kept && !asked.data?.words.some((k) => k.text === w.text))
-      .map((w) => ({
-        text: w.text,
-        meaning: w.meaning,
-        example: w.example,
-        title: null,
-        steps: 0,
-        known: false,
-        due: true,
-        dueOn: '',
-      })),
+    ...[...waiting.values()].filter((w) => w.kept && !asked.data?.words.some((k) => k.text === w.text)).map(fresh),
   ];
   const changed = () => client.invalidateQueries({ queryKey: keys.my.words });
+  // What was sent waits no more, and the server's list comes a moment later: between the two, the list is as it is
+  // going to be, not as it was.
+  const put = async (next: (words: KeptWord[]) => KeptWord[]) => {
+    await client.cancelQueries({ queryKey: keys.my.words });
+    client.setQueryData<NonNullable<typeof asked.data>>(
+      keys.my.words,
+      (all) => all && { ...all, words: next(all.words) },
+    );
+  };
   const keep = async (ticketId: string, word: Work['words'][number]) => {
+    await put((all) => (all.some((w) => w.text === word.text) ? all : [...all, fresh(word)]));
     await sendKeptWord(ticketId, word).catch(() => undefined);
     await changed();
   };
   const letGo = async (text: string) => {
+    await put((all) => all.filter((w) => w.text !== text));
     await sendLetGo(text).catch(() => undefined);
     await changed();
   };

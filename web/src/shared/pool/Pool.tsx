@@ -1,12 +1,15 @@
 import { placesIn } from './poolPlaces';
 import { things } from './PoolThings';
 
-const most = 40;
+/** So many lie there as they are drawn; where there are more, all are smaller. */
+const roomy = 40;
 const width = 150;
 const height = 92;
 
 /** One pool, seen from above: what came last has rings around it. */
 export function Pool({ count, label, newest }: { count: number; label: string; newest: boolean }) {
+  const most = Math.max(roomy, count);
+  const size = 0.82 * Math.sqrt(roomy / most);
   const places = placesIn(count, most);
   return (
     <svg
@@ -25,7 +28,7 @@ export function Pool({ count, label, newest }: { count: number; label: string; n
       <ellipse rx="128" ry="78" strokeWidth="1" stroke="var(--color-depth-4)" fill="var(--color-depth-2)" />
       <ellipse rx="90" ry="52" stroke="none" fill="var(--color-depth-3)" />
       {places.map((p, i) => (
-        <g key={i} transform={`translate(${p.x * width} ${p.y * height}) rotate(${p.turned}) scale(0.82)`}>
+        <g key={i} transform={`translate(${p.x * width} ${p.y * height}) rotate(${p.turned}) scale(${size})`}>
           {newest && i === count - 1 && (
             <g strokeWidth="1.2" stroke="var(--color-depth-6)">
               <ellipse rx="30" ry="20" />

@@ -17,3 +17,13 @@ test('neighbours in time are of different kinds, and every kind comes', () => {
   expect(new Set(places.map((p) => p.kind)).size).toBe(kinds);
   for (const [i, p] of places.entries()) if (i > 0) expect(p.kind).not.toBe(places[i - 1]?.kind);
 });
+
+test('however many there are, all lie within the pool and in the same order around it', () => {
+  const [few, many] = [placesIn(40, 40), placesIn(160, 160)];
+  for (const p of many) expect(Math.hypot(p.x, p.y)).toBeLessThan(1);
+  for (const [i, p] of few.entries()) {
+    const q = many[i];
+    expect(Math.atan2(p.y, p.x)).toBeCloseTo(Math.atan2(q?.y ?? 0, q?.x ?? 0), 6);
+    expect(q?.kind).toBe(p.kind);
+  }
+});

@@ -13,7 +13,7 @@ const golden = Math.PI * (3 - Math.sqrt(5));
 
 /**
  * Where things lie in a pool, oldest first. Each keeps its place when others come: they are laid along a spiral that
- * fills the pool evenly.
+ * fills the pool evenly; where more come than there was room for, all move in together.
  */
 export const placesIn = (count: number, most: number): InPool[] =>
   Array.from({ length: count }, (_, i) => {

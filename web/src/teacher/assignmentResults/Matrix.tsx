@@ -1,6 +1,7 @@
 import { cx } from 'class-variance-authority';
 import { Link } from 'react-router';
 import { percent, strandName } from '../../shared/format';
+import { markSum } from '../../shared/scores';
 import { t } from '../../shared/words';
 import { AttemptGlyph, markName } from '../../ui/TideMarks';
 import { cellOf, rowsInOrder, type Cell, type Column, type Results, type Row } from './results';
@@ -143,8 +144,8 @@ function CellMark({ cell, ticket }: { cell: Cell | undefined; ticket: string }) 
   if (cell.written !== null)
     return (
       <b>
-        {cell.written}
-        <span className="sr-only"> {t('of 3')}</span>
+        {markSum(cell.written)}
+        <span className="sr-only"> {t('of {{n}}', { n: cell.written.of })}</span>
       </b>
     );
   return <AttemptGlyph mark={cell.mark} />;

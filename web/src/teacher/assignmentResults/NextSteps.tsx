@@ -7,6 +7,7 @@ import { Flag, Plate } from '../../ui/Shapes';
 import type { ClassData } from '../classQueries';
 import { useTray } from '../tray/useTray';
 import type { Results, StepView } from './results';
+import { SheetLink } from '../readers/SheetLink';
 
 /** Steps that suggest themselves; each fills the tray and gives nothing by itself. */
 export function NextSteps({ r, data, name }: { r: Results; data: ClassData; name: (id: string) => string }) {
@@ -39,6 +40,9 @@ export function NextSteps({ r, data, name }: { r: Results; data: ClassData; name
 const numberOf = (r: Results, questionId: string | null) =>
   r.questions.find((q) => q.question.id === questionId)?.number ?? 0;
 
+const strandOf = (r: Results, questionId: string | null) =>
+  r.questions.find((q) => q.question.id === questionId)?.question.strand;
+
 function titleOf(s: StepView, r: Results) {
   const n = numberOf(r, s.step.question);
   switch (s.step.kind) {
@@ -59,7 +63,7 @@ function Step({ s, r, data, name }: { s: StepView; r: Results; data: ClassData; 
   const tray = useTray();
   const { readers } = s.step;
   const groups = data.groups
-    .map((g) => ({ name: g.name, count: g.readerIds.filter((id) => readers.includes(id)).length }))
+    .map((g) => ({ id: g.id, name: g.name, count: g.readerIds.filter((id) => readers.includes(id)).length }))
     .filter((g) => g.count > 0);
   const here = readers.filter((id) => data.readers.some((x) => x.id === id));
   const add = () => {
@@ -83,9 +87,9 @@ function Step({ s, r, data, name }: { s: StepView; r: Results; data: ClassData; 
       <ul className="my-1.5 flex flex-wrap gap-1">
         {readers.map((id) => (
           <li key={id}>
-            <Link to={`?reader=${id}`} className="inline-block no-underline">
+            <SheetLink readerId={id} className="inline-block no-underline">
               <Flag>{name(id)}</Flag>
-            </Link>
+            </SheetLink>
           </li>
         ))}
       </ul>
@@ -96,6 +100,9 @@ function Step({ s, r, data, name }: { s: StepView; r: Results; data: ClassData; 
           </Link>
         )}
         <span className="grow" />
+        {s.step.kind === 'TeachAgain' && data.mayAssign && (
+          <PlanMeeting groups={groups} strand={strandOf(r, s.step.question)} classId={data.id} />
+        )}
         {s.step.kind === 'CheckQuestion' ? (
           <Button asChild size="sm">
             <Link to={`/class/${data.id}/texts/${r.assignment.textId ?? ''}/quiz`}>{t('Look at quiz')}</Link>
@@ -109,5 +116,26 @@ function Step({ s, r, data, name }: { s: StepView; r: Results; data: ClassData; 
         )}
       </div>
     </li>
+  );
+}
+
+/** The group in which most of them are meets to be taught what the question asks. */
+function PlanMeeting({
+  groups,
+  strand,
+  classId,
+}: {
+  groups: { id: string; name: string; count: number }[];
+  strand: string | undefined;
+  classId: string;
+}) {
+  const [most] = [...groups].sort((a, b) => b.count - a.count);
+  if (!most || !strand) return null;
+  return (
+    <Button asChild size="sm">
+      <Link to={`/class/${classId}/groups/meetings?plan=${most.id}&strand=${strand}`}>
+        {t('Plan meeting of {{group}}…', { group: most.name })}
+      </Link>
+    </Button>
   );
 }

@@ -6,7 +6,8 @@ import { phrase, t, type Phrase } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { IconButton } from '../../ui/IconButton';
 import { AttemptGlyph, markName } from '../../ui/TideMarks';
-import { WholeText } from '../marking/AnswerSheet';
+import { CorrectQuestion } from './CorrectQuestion';
+import { HardPassage } from './HardPassage';
 import { sortsWord, type Asked, type Column, type Results } from './results';
 
 const sorted: Record<NonNullable<ReturnType<typeof sortsWord>>, Phrase> = {
@@ -22,19 +23,22 @@ export function QuestionPanel({
   columns,
   focus,
   look,
+  name,
+  may,
 }: {
   r: Results;
   columns: Column[];
   focus: number;
   look: (column: number) => void;
+  name: (id: string) => string;
+  may: boolean;
 }) {
-  const [reading, read] = useState(false);
+  const [over, show] = useState<'passage' | 'correct' | null>(null);
   const c = columns[focus];
   if (!c) return null;
   const { q } = c;
   const word = sortsWord(q.sorts);
   const usual = r.usual.find((u) => u.strand === q.question.strand);
-  const version = r.readers.find((x) => x.version !== '')?.version ?? '';
   return (
     <section
       aria-labelledby="question"
@@ -76,19 +80,30 @@ export function QuestionPanel({
       <Drew q={q} />
       <div className="border-line px-4 pt-2 pb-2 text-sm md:border-l">
         <CommonWrong q={q} />
-        {r.assignment.textId && version && (
-          <Button size="sm" className="mt-2" onClick={() => read(true)}>
-            {t('Show passage')}
-          </Button>
-        )}
+        <div className="mt-2 flex flex-wrap gap-2">
+          {r.assignment.textId && (
+            <Button size="sm" onClick={() => show('passage')}>
+              {t('Show passage')}
+            </Button>
+          )}
+          {may && !c.onTheWay && (
+            <Button size="sm" onClick={() => show('correct')}>
+              {t('Correct question…')}
+            </Button>
+          )}
+        </div>
       </div>
-      {reading && r.assignment.textId && (
-        <WholeText
+      {over === 'correct' && (
+        <CorrectQuestion
+          assignmentId={r.assignment.id}
           textId={r.assignment.textId}
-          version={version}
-          proof={q.question.proofs[version] ?? q.question.proofs.all ?? null}
-          close={() => read(false)}
+          q={q}
+          name={name}
+          close={() => show(null)}
         />
+      )}
+      {over === 'passage' && r.assignment.textId && (
+        <HardPassage r={r} q={q} textId={r.assignment.textId} close={() => show(null)} />
       )}
     </section>
   );

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { useOutletContext, useParams } from 'react-router';
+import { useOutletContext, useParams, useSearchParams } from 'react-router';
 import { api, ok } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
+import { isOpen } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
@@ -12,13 +13,17 @@ import { AssignmentViews, BackToAssignments } from '../assignments/AssignmentVie
 import { usePlan } from '../assignments/week/useWeek';
 import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
+import { AskAgain } from './AskAgain';
+import { Corrections } from './Corrections';
 import { Facts } from './Facts';
 import { Matrix } from './Matrix';
 import { NextSteps } from './NextSteps';
 import { QuestionPanel } from './QuestionPanel';
-import { columnsOf, type Results as ResultsData } from './results';
+import { columnsOf, type Cell, type Results as ResultsData } from './results';
 import { SpreadLanes } from './SpreadLanes';
+import { TypedResults } from './TypedResults';
 import { WithoutQuiz } from './WithoutQuiz';
+import { WordRows } from './WordRows';
 
 /** What an assignment came to: the spread, readers by question, each question opened, and what next. */
 export default function Results() {
@@ -50,9 +55,10 @@ function Shown({ r, place: { data } }: { r: ResultsData; place: Place }) {
           {t('given {{day}}', { day: dayOf(a.assignedAt) })}
           {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`}
         </p>
-        <ReleaseMarked r={r} classId={data.id} may={data.mayAssign} />
+        <ReleaseMarked r={r} classId={data.id} may={data.mayAssign} name={name} />
       </PageHead>
       <Facts r={r} />
+      <Corrections corrections={r.corrections} may={data.mayAssign} />
       <Body r={r} data={data} name={name} />
     </ListPage>
   );
@@ -62,9 +68,17 @@ function Shown({ r, place: { data } }: { r: ResultsData; place: Place }) {
 function Body({ r, data, name }: { r: ResultsData; data: Place['data']; name: (id: string) => string }) {
   const columns = useMemo(() => columnsOf(r), [r]);
   const hardest = columns.filter((c) => !c.onTheWay && c.q.right !== null).length - 1;
-  const [chosen, look] = useState<number | null>(null);
+  const [search] = useSearchParams();
+  const asked = columns.findIndex((c) => c.q.question.id === search.get('question'));
+  const [chosen, look] = useState<number | null>(asked < 0 ? null : asked);
   const focus = Math.min(chosen ?? Math.max(0, hardest), columns.length - 1);
-  if (columns.length === 0) return <WithoutQuiz r={r} classId={data.id} name={name} />;
+  if (columns.length === 0)
+    return (
+      <>
+        {r.words.length > 0 && <WordRows r={r} classId={data.id} name={name} />}
+        <WithoutQuiz r={r} classId={data.id} name={name} />
+      </>
+    );
   if (r.rows.length === 0)
     return (
       <Empty title={t('No one has handed in yet')}>
@@ -78,21 +92,55 @@ function Body({ r, data, name }: { r: ResultsData; data: Place['data']; name: (i
           <SpreadLanes r={r} name={name} />
           <Matrix r={r} columns={columns} name={name} classId={data.id} focus={focus} look={look} />
         </div>
-        <QuestionPanel r={r} columns={columns} focus={focus} look={look} />
+        <QuestionPanel r={r} columns={columns} focus={focus} look={look} name={name} may={data.mayAssign} />
       </div>
       <NextSteps r={r} data={data} name={name} />
     </div>
   );
 }
 
+/** What can be asked again: what was never right, and does not wait for a person. */
+const neverRight = (c: Cell) => !c.toMark && (c.mark === 'NotYet' || c.mark === 'Unanswered');
+
 /** Lets readers see what is marked and waits. */
-function ReleaseMarked({ r, classId, may }: { r: ResultsData; classId: string; may: boolean }) {
+function ReleaseMarked({
+  r,
+  classId,
+  may,
+  name,
+}: {
+  r: ResultsData;
+  classId: string;
+  may: boolean;
+  name: (id: string) => string;
+}) {
   const plan = usePlan(classId);
   const marked = r.readers.filter((x) => x.state === 'Marked').map((x) => x.ticketId);
-  if (!may || marked.length === 0) return null;
+  const [over, show] = useState<'again' | 'typed' | null>(null);
+  const missed = r.readers
+    .filter((x) => !isOpen(x.state) && x.handedInAt !== null)
+    .filter((x) => r.rows.some((row) => row.readerId === x.readerId && row.cells.some(neverRight)))
+    .map((x) => x.ticketId);
+  if (!may) return null;
   return (
-    <Button look="main" onClick={() => void plan.quietly(plan.tickets('Release', marked))}>
-      {t('Release to {{count}} readers', { count: marked.length })}
-    </Button>
+    <>
+      {missed.length > 0 && <Button onClick={() => show('again')}>{t('Ask missed questions again…')}</Button>}
+      {marked.length > 0 && (
+        <Button look="main" onClick={() => void plan.quietly(plan.tickets('Release', marked))}>
+          {t('Release to {{count}} readers', { count: marked.length })}
+        </Button>
+      )}
+      {r.takesTyped && <Button onClick={() => show('typed')}>{t('Enter results…')}</Button>}
+      {over === 'typed' && <TypedResults r={r} name={name} close={() => show(null)} />}
+      {over === 'again' && (
+        <AskAgain
+          r={r}
+          tickets={missed}
+          name={name}
+          send={(ids, comment) => plan.tell(plan.tickets('SendBack', ids, comment, true))}
+          close={() => show(null)}
+        />
+      )}
+    </>
   );
 }

@@ -1,10 +1,10 @@
 import { cx } from 'class-variance-authority';
-import { Link } from 'react-router';
 import { phrase, t, type Phrase } from '../../shared/words';
 import { listed } from '../../shared/format';
 import { isDone, ticketWords } from '../../shared/ticketStates';
 import { Flag } from '../../ui/Shapes';
 import { lanesOf, stacked, type Against, type Results, type Row } from './results';
+import { SheetLink } from '../readers/SheetLink';
 
 const lanes: Record<Against, { name: Phrase; water: string }> = {
   Above: { name: phrase('Above forecast'), water: 'bg-depth-1' },
@@ -83,9 +83,9 @@ function Lane({ rows, against, name }: { rows: Row[]; against: Against; name: (i
           <ul className="mt-1 flex flex-wrap gap-1">
             {rows.map((x) => (
               <li key={x.readerId}>
-                <Link to={`?reader=${x.readerId}`} className="inline-block no-underline">
+                <SheetLink readerId={x.readerId} className="inline-block no-underline">
                   <Flag>{name(x.readerId)}</Flag>
-                </Link>
+                </SheetLink>
               </li>
             ))}
           </ul>

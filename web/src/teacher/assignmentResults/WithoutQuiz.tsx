@@ -35,6 +35,13 @@ const columnsFor = (classId: string, name: (id: string) => string): Column<Reade
     by: (x) => x.activeSeconds,
     show: (x) => minutes(x.activeSeconds),
   },
+  {
+    key: 'typed',
+    name: phrase('Result'),
+    num: true,
+    by: (x) => (x.typed ? x.typed.points / x.typed.of : -1),
+    show: (x) => (x.typed ? t('{{n}} of {{of}}', { n: x.typed.points, of: x.typed.of }) : '–'),
+  },
   { key: 'notes', name: phrase('Notes'), num: true, by: (x) => x.notes, show: (x) => x.notes || '–' },
   { key: 'words', name: phrase('Kept words'), num: true, by: (x) => x.keptWords, show: (x) => x.keptWords || '–' },
   {

@@ -3,7 +3,7 @@ import { t } from '../../shared/words';
 import { DateField } from '../../ui/DateField';
 import { FieldRow } from '../../ui/Field';
 import { Select } from '../../ui/Select';
-import { TextField } from '../../ui/TextField';
+import { NumberField, TextField } from '../../ui/TextField';
 import type { How } from './how';
 import { ShareField } from './stream/ShareField';
 import { needOptions, placeOptions, resultOptions } from './terms';
@@ -63,6 +63,15 @@ export function HowFields({ of: { how, setHow, error }, today, classId, tries }:
           set={(results) => setHow({ results })}
           options={resultOptions()}
         />
+        {how.results === 'WhenReleased' && (
+          <DateField
+            label={t('Release marked work on')}
+            error={fieldOf(error, 'releasesOn')}
+            min={how.visibleFrom || today}
+            value={how.releasesOn}
+            set={(releasesOn) => setHow({ releasesOn })}
+          />
+        )}
       </FieldRow>
       <TextField
         label={t('Directions for readers')}
@@ -98,6 +107,15 @@ export function HowFields({ of: { how, setHow, error }, today, classId, tries }:
           value={how.note}
           placeholder={t('Optional')}
           set={(note) => setHow({ note })}
+        />
+        <NumberField
+          label={t('Worth, points')}
+          title={t('0: not in the gradebook')}
+          error={fieldOf(error, 'worth')}
+          min={0}
+          max={1000}
+          value={how.worth}
+          set={(worth) => setHow({ worth })}
         />
       </FieldRow>
       <ShareField of={{ how, setHow }} classId={classId} />

@@ -22,13 +22,13 @@ export function MarkAnswer({
       <MarkField
         mark={answer.mark}
         said={answer.comment}
-        words={q.rubric?.marks ?? ['', '', '', '']}
+        of={q}
         may={mayMark}
-        put={(mark, comment) =>
+        put={(points, comment) =>
           ok(
             api.PUT('/tickets/{ticketId}/marks/{answerId}', {
               params: { path: { ticketId, answerId: answer.id } },
-              body: { mark, comment },
+              body: { points, comment },
             }),
           )
         }

@@ -11,6 +11,8 @@ import { Segments } from '../../ui/Segments';
 import { Select } from '../../ui/Select';
 import { TextArea, TextField } from '../../ui/TextField';
 import type { ClassData, ReaderRow } from '../classQueries';
+import { blankRubric } from '../texts/quiz/quizForm';
+import { RubricForm } from '../texts/quiz/RubricForm';
 import { AlsoIn } from './AlsoIn';
 import { DifferentForSome } from './DifferentForSome';
 import { whomOptions } from './how';
@@ -70,16 +72,7 @@ export function TaskDialog({
             </Checkbox>
           </>
         )}
-        {task.kind === 'Written' && (
-          <TextArea
-            label={t('Prompt')}
-            error={fieldOf(error, 'prompt')}
-            rows={3}
-            maxLength={2000}
-            value={task.prompt}
-            set={(prompt) => setTask({ prompt })}
-          />
-        )}
+        {task.kind === 'Written' && <PromptFields of={giving} />}
         {task.kind === 'Link' && (
           <TextField
             label={t('Link')}
@@ -113,6 +106,28 @@ export function TaskDialog({
         </DialogFoot>
       </form>
     </Dialog>
+  );
+}
+
+/** What readers write about, and what it is marked by. */
+function PromptFields({ of: { task, setTask, error } }: { of: TaskGiving }) {
+  const wrong = fieldOf(error, 'rubric');
+  return (
+    <>
+      <TextArea
+        label={t('Prompt')}
+        error={fieldOf(error, 'prompt')}
+        rows={3}
+        maxLength={2000}
+        value={task.prompt}
+        set={(prompt) => setTask({ prompt })}
+      />
+      <Checkbox checked={task.rubric !== null} set={(own) => setTask({ rubric: own ? blankRubric() : null })}>
+        {t('Mark by a rubric of its own')}
+      </Checkbox>
+      {task.rubric && <RubricForm rubric={task.rubric} change={(rubric) => setTask({ rubric })} />}
+      {wrong && <ErrorText>{wrong}</ErrorText>}
+    </>
   );
 }
 

@@ -1,16 +1,7 @@
 import { api, ok, type Api } from '../../shared/api';
 import { isDone } from '../../shared/ticketStates';
-import { phrase, t } from '../../shared/words';
 import { MarkField } from './MarkField';
 import { Replies } from './Replies';
-
-/** What 0 to 3 mean where nobody has said it for the question. */
-export const usualMarks = [
-  phrase('does not answer it'),
-  phrase('answers a little of it'),
-  phrase('answers most of it'),
-  phrase('answers all of it, and says why'),
-];
 
 /** A task without a text with what its reader did for it; what is written is marked here. */
 export function TaskReply({ x }: { x: Api<'TicketView'> }) {
@@ -33,13 +24,13 @@ export function TaskReply({ x }: { x: Api<'TicketView'> }) {
           key={latest.round}
           mark={latest.reply.mark ?? null}
           said={latest.reply.comment}
-          words={usualMarks.map((m) => t(m))}
+          of={{ rubric: content.rubric ?? null }}
           may={x.mayMark}
-          put={(mark, comment) =>
+          put={(points, comment) =>
             ok(
               api.PUT('/tickets/{ticketId}/reply/mark', {
                 params: { path: { ticketId: x.ticket.id } },
-                body: { mark, comment },
+                body: { points, comment },
               }),
             )
           }

@@ -14,6 +14,7 @@ import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
 import { setAsideSentences } from '../../shared/setAside';
+import { FeedbackUsed } from '../feedback/FeedbackUsed';
 import { MarkAnswer } from './MarkAnswer';
 import { PaperCopies } from './PaperCopies';
 import { ReaderNotes } from './ReaderNotes';
@@ -60,6 +61,13 @@ export default function Ticket() {
               </p>
             }
           >
+            {!x.content &&
+              x.ticket.handedInAt &&
+              x.answers.some((a) => a.tries.length > 0 && a.mark !== 'RightAtOnce') && (
+                <Button asChild>
+                  <Link to={`/class/${data.id}/tickets/${x.ticket.id}/missed`}>{t('Go through missed questions')}</Link>
+                </Button>
+              )}
             {x.ticket.state === 'Marked' && x.mayMark && (
               <Button
                 look="main"
@@ -85,6 +93,9 @@ export default function Ticket() {
                 t('{{count}} answers were given before the due date and sent after it.', { count: x.late })}{' '}
               {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}
             </Notice>
+          )}
+          {x.ticket.state === 'Released' && (
+            <FeedbackUsed ticketId={x.ticket.id} name={x.ticket.givenName} may={x.mayMark} />
           )}
           <ReaderNotes ticketId={x.ticket.id} mayAnswer={x.mayMark} />
           <PaperCopies ticketId={x.ticket.id} />

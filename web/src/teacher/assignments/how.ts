@@ -3,7 +3,7 @@ import { otherHomeLanguage } from '../../shared/language';
 import type { TaskKind } from '../../shared/taskKinds';
 import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
-import type { Terms } from './terms';
+import { usualWorth, type Terms } from './terms';
 import type { WayRow } from './ways';
 
 /** Kinds of tasks that are about a text. */
@@ -50,6 +50,10 @@ export interface How {
   place: Terms['place'];
   /** When readers see how it went. */
   results: Terms['results'];
+  /** The day on which marked work is released; empty for none. */
+  releasesOn: string;
+  /** Points in the gradebook; 0 for not in it. */
+  worth: number;
   attempts: number;
   directions: string;
   /** The same in the language of homes that speak another. */
@@ -90,6 +94,8 @@ function wayOf(data: ClassData): How {
     visibleFrom: '',
     due: '',
     closesOn: '',
+    releasesOn: '',
+    worth: usualWorth,
     need: 'Required',
     directions: '',
     homeDirections: '',
@@ -129,6 +135,8 @@ export const termsOfHow = (how: How, today: string) => ({
   need: how.need,
   place: how.place,
   results: how.results,
+  releasesOn: how.releasesOn || null,
+  worth: how.worth,
   mayChange: how.mayChange,
   talk: how.talk,
   directions: how.directions,

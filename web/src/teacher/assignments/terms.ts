@@ -12,6 +12,8 @@ export type Terms = Pick<
   | 'need'
   | 'place'
   | 'results'
+  | 'releasesOn'
+  | 'worth'
   | 'mayChange'
   | 'talk'
   | 'heading'
@@ -61,18 +63,24 @@ export const talkWords = phrase('Open for talk: readers see the written answers 
 
 /** What is not usual about an assignment: what readers need not do, where it is done, when it closes. */
 export const unusual = (
-  a: Omit<Terms, 'results' | 'mayChange' | 'talk' | 'homeDirections' | 'homeLanguage'> &
+  a: Omit<Terms, 'results' | 'releasesOn' | 'worth' | 'mayChange' | 'talk' | 'homeDirections' | 'homeLanguage'> &
     Partial<Terms> & { turn?: number | null },
 ) =>
   [
     a.turn != null && a.turn > 0 && t('opens when the one before is handed in'),
     a.mayChange && t('readers may change version'),
     a.talk && t('open for talk'),
-    a.results === 'WhenReleased' && t('results when released'),
+    a.results === 'WhenReleased' &&
+      (a.releasesOn ? t('results on {{day}}', { day: dayOf(a.releasesOn) }) : t('results when released')),
+    a.worth === 0 && t('not in the gradebook'),
     a.need !== 'Required' && t(shortNeeds[a.need]),
     a.place !== 'Anywhere' && t(placeWords[a.place]),
     a.closesOn && t('closes {{day}}', { day: dayOf(a.closesOn) }),
   ].filter((x) => x !== false && x !== null && x !== '');
+
+/** Most points an assignment can be worth, and what it is worth unless someone says otherwise. */
+const mostWorth = 1000;
+export const usualWorth = 100;
 
 /** The fields of an assignment's terms as a form has them; an empty day is none. */
 export const termsSchema = z
@@ -83,6 +91,12 @@ export const termsSchema = z
     need: z.enum(['Required', 'Extra', 'Recommended']),
     place: z.enum(['Anywhere', 'AtSchool', 'AtHome']),
     results: z.enum(['AtOnce', 'WhenReleased']),
+    releasesOn: z.string(),
+    worth: z
+      .number()
+      .int()
+      .min(0)
+      .max(mostWorth, { error: () => t('Enter 0 to {{n}} points.', { n: mostWorth }) }),
     mayChange: z.boolean(),
     talk: z.boolean(),
     heading: z.string(),
@@ -106,6 +120,8 @@ export const fieldsOf = (a: Terms): z.infer<typeof termsSchema> => ({
   need: a.need,
   place: a.place,
   results: a.results,
+  releasesOn: a.releasesOn ?? '',
+  worth: a.worth,
   mayChange: a.mayChange,
   talk: a.talk,
   heading: a.heading,
@@ -119,5 +135,6 @@ export const termsOf = (x: z.infer<typeof termsSchema>): Terms => ({
   ...x,
   dueOn: x.need === 'Recommended' ? null : x.dueOn || null,
   closesOn: x.closesOn || null,
+  releasesOn: x.releasesOn || null,
   homeLanguage: x.homeDirections.trim() ? otherHomeLanguage : '',
 });

@@ -25,6 +25,8 @@ export interface TaskDraft {
   by: Api<'WordPractice'>;
   /** Several hand in one written answer. */
   together: boolean;
+  /** What is written is marked by it; null for the usual marks. */
+  rubric: Api<'Rubric'> | null;
 }
 
 interface Props {
@@ -45,6 +47,7 @@ const empty: TaskDraft = {
   atOnce: 10,
   by: 'Meaning',
   together: false,
+  rubric: null,
 };
 
 /** What of it belongs to its kind. */
@@ -59,6 +62,7 @@ const sentOf = (x: TaskDraft, id: string): TaskToGive => ({
   atOnce: x.kind === 'Words' ? x.atOnce : null,
   by: x.by,
   together: x.kind === 'Written' && x.together,
+  rubric: x.kind === 'Written' ? x.rubric : null,
 });
 const noId = '00000000-0000-0000-0000-000000000000';
 

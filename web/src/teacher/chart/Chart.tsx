@@ -6,7 +6,7 @@ import { dayOf } from '../../shared/format';
 import { phrase, type Phrase, t } from '../../shared/words';
 import { useTexts } from '../classQueries';
 import type { Place } from '../frame/Frame';
-import { LookHere } from './LookHere';
+import { LookHere } from '../signals/LookHere';
 import { Sea } from './Sea';
 import { ChartTable } from './ChartTable';
 import { useTray } from '../tray/useTray';
@@ -96,7 +96,7 @@ export default function Chart() {
           />
         )}
       </section>
-      <LookHere readers={data.readers} open={(id) => setSearch({ reader: id })} />
+      <LookHere data={data} open={(id) => setSearch({ reader: id })} />
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
 import type { Labels } from './Chart';
+import { cut, widthOf } from './pen';
 import { sure } from '../../shared/sure';
 
 type Y = (depth: number) => number;
@@ -114,6 +115,9 @@ const fives = (from: number, to: number) =>
   );
 const steps = ['#EEF6F7', '#D6E9EC', '#B5D6DC', '#86BAC5', '#4E93A3', '#256A7D'];
 
+/** Room for a level's label beside the figures, px. */
+const labelRoom = 52;
+
 /** The graduated ruler with the school's level labels at its left. */
 export function Ruler({
   from,
@@ -133,6 +137,8 @@ export function Ruler({
   const spans = rows
     .map((r, i) => ({
       name: { grade: t('Grade {{grade}}', { grade: r.grade }), ages: r.ages, schoolYear: r.schoolYear }[labels],
+      // The column's head says what the figure is.
+      short: { grade: r.grade, ages: r.ages, schoolYear: r.schoolYear }[labels],
       a: Math.max(from, rows[i - 1]?.depth ?? -20),
       b: Math.min(to, r.depth),
     }))
@@ -145,7 +151,14 @@ export function Ruler({
           <path d={`M14 ${y(s.b)}H52`} stroke="var(--color-line)" />
           {y(s.b) - y(s.a) > 17 && (
             <text x={16} y={(y(s.a) + y(s.b)) / 2 + 4.5}>
-              {s.name}
+              {widthOf(s.name) <= labelRoom ? (
+                s.name
+              ) : (
+                <>
+                  {cut(s.short, labelRoom)}
+                  <title>{s.name}</title>
+                </>
+              )}
             </text>
           )}
         </g>

@@ -3,7 +3,7 @@ import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import { zoneWord, type Cuts } from '../../shared/forecast';
-import { seaKeys, widthOf } from './pen';
+import { cut, seaKeys } from './pen';
 import css from './sea.module.css';
 
 type Props = {
@@ -26,14 +26,6 @@ type Props = {
   pick: () => void;
   open: () => void;
 };
-
-/** A title as far as there is room for it. */
-function cut(title: string, room: number) {
-  if (widthOf(title) <= room) return title;
-  let short = title;
-  while (short.length > 1 && widthOf(`${short}…`) > room) short = short.slice(0, -1);
-  return `${short.trimEnd()}…`;
-}
 
 /** A text on the chart: a plate at its depth, with how many readers have it. */
 export function SeaPlate({ text, x, plateX, width, end, want, at, picked, on, cast, cuts, meet, pick, open }: Props) {

@@ -53,7 +53,7 @@ export default function Checks() {
 }
 
 const columns: Column<CheckRow>[] = [
-  { key: 'name', name: phrase('Level check'), by: (k) => say(k.name), show: (k) => say(k.name) },
+  { key: 'name', name: phrase('Level check'), by: (k) => say(k.name), show: (k) => say(k.name), wrap: true },
   { key: 'title', name: phrase('Readers see'), by: (k) => k.readerTitle, show: (k) => k.readerTitle },
   {
     key: 'season',

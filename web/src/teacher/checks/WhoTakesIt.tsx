@@ -2,7 +2,7 @@ import { cx } from 'class-variance-authority';
 import { useSession } from '../../shared/session';
 import { gradeOptions } from '../../shared/format';
 import { t } from '../../shared/words';
-import type { ClassData } from '../classQueries';
+import { allGroups, type ClassData } from '../classQueries';
 import type { Aims } from './plan';
 import { Checkbox } from '../../ui/Checkbox';
 
@@ -41,10 +41,10 @@ export function WhoTakesIt({
           ))}
         </fieldset>
       )}
-      {data && data.groups.length > 0 && (
+      {data && allGroups(data).length > 0 && (
         <fieldset>
           <legend>{t('Groups of {{name}}', { name: data.name })}</legend>
-          {data.groups.map((g) => (
+          {allGroups(data).map((g) => (
             <Checkbox
               key={g.id}
               checked={aims.groupIds.includes(g.id)}

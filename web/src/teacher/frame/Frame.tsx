@@ -1,4 +1,4 @@
-import { Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
 import { part } from '../../shared/part';
 import type { Session } from '../../shared/session';
@@ -6,6 +6,7 @@ import { t } from '../../shared/words';
 import * as ui from '../../ui/Frame';
 import { useClass, type ClassData } from '../classQueries';
 import { useMarking, useRecordings } from '../marking/markingQueries';
+import { Bell } from '../signals/Bell';
 import { Tray } from '../tray/Tray';
 import { TrayProvider } from '../tray/useTray';
 import { Jump } from './Jump';
@@ -13,7 +14,7 @@ import { PersonMenu } from './PersonMenu';
 import { useLive } from './useLive';
 import { Menu, MenuItem, MenuLabel } from '../../ui/Menu';
 import { Waiting } from '../../ui/Shapes';
-import { Loading, Show } from '../../ui/Show';
+import { Show } from '../../ui/Show';
 
 const NewClassDialog = part<{ close: () => void }>(() =>
   import('./NewClass').then((m) => ({ default: m.NewClassDialog })),
@@ -48,16 +49,10 @@ function Work({ place }: { place: Place }) {
       s.delete('reader');
       return s;
     });
-  const sheet = reader && (
-    <Suspense fallback={<Loading />}>
-      <ReaderSheet key={reader} classId={place.data.id} readerId={reader} close={close} />
-    </Suspense>
-  );
+  const sheet = reader && <ReaderSheet key={reader} classId={place.data.id} readerId={reader} close={close} />;
   return (
     <ui.Work sheet={sheet}>
-      <Suspense fallback={<Loading />}>
-        <Outlet context={place} />
-      </Suspense>
+      <Outlet context={place} />
     </ui.Work>
   );
 }
@@ -90,6 +85,7 @@ function Masthead({ session, classId, data }: { session: Session; classId: strin
         </p>
       )}
       {data && <Jump data={data} />}
+      {data && <Bell data={data} />}
       <PersonMenu session={session}>
         {data && <MenuLabel>{t('Class code {{code}}', { code: data.code })}</MenuLabel>}
         <MenuItem onSelect={() => void navigate(`/class/${classId}/history`)}>{t('Class history')}</MenuItem>

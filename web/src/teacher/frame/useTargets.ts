@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import type { Api } from '../../shared/api';
 import { fm } from '../../shared/format';
 import { phrase, t } from '../../shared/words';
-import { libraryFor, type ClassData } from '../classQueries';
+import { allGroups, libraryFor, type ClassData } from '../classQueries';
 
 /** Where one can jump to: what kind it is, what it is called, what is said beside it. */
 export interface Target {
@@ -44,12 +44,12 @@ function known(data: ClassData): Target[] {
       what: `${fm(r.depth)} fm`,
       to: `${base}/readers/${r.id}`,
     })),
-    ...data.groups.map((g) => ({
+    ...allGroups(data).map((g) => ({
       key: g.id,
       kind: t('Groups'),
       name: g.name,
       what: t('{{count}} readers', { count: g.readerIds.length }),
-      to: `${base}/groups`,
+      to: g.grouping ? `${base}/groups?grouping=${g.grouping}` : `${base}/groups`,
     })),
     ...acts
       .filter((a) => !a.roster || data.mayChangeRoster)

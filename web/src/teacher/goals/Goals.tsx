@@ -1,134 +1,237 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { cx } from 'class-variance-authority';
 import { useState } from 'react';
-import { Link, useOutletContext } from 'react-router';
-import { api, ok, sentence } from '../../shared/api';
+import { Link, useOutletContext, useSearchParams } from 'react-router';
+import { api, ok, type Api } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { shortDay } from '../../shared/format';
-import { type GoalKind } from '../../shared/goalKinds';
 import { keys } from '../../shared/keys';
-import { t } from '../../shared/words';
+import { sure } from '../../shared/sure';
+import { phrase, t, type Phrase } from '../../shared/words';
+import { useKept } from '../../shared/useKept';
 import { calledIn, useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
-import { useKept } from '../../shared/useKept';
 import { useTray } from '../tray/useTray';
 import { Button } from '../../ui/Button';
-import { ListPage, Notice, PageHead } from '../../ui/Page';
+import { ListPage, PageHead } from '../../ui/Page';
+import { Segments } from '../../ui/Segments';
 import { Empty, Show } from '../../ui/Show';
-import { GoalTable, kinds, type Draft, type Line } from './GoalTable';
+import { CallMet } from './CallMet';
+import { begin, targetsOf, type GoalsData, type Line, type OfKind, type Setting } from './goals';
+import { GoalRows } from './GoalRows';
+import { GroupGoals } from './GroupGoals';
+import { SetGoals } from './SetGoals';
 
-const nothing: Draft = {};
-
-/** Term goals: suggest for those picked up, change one by one, save, see how each stands. */
+/** Term goals as lanes: set for all at once by how likely they should be, or one by one. */
 export default function Goals() {
   const { data } = useOutletContext<Place>();
-  const called = calledIn(data);
+  const [search] = useSearchParams();
+  const term = search.get('term');
   const goals = useQuery({
-    queryKey: keys.goals(data.id),
-    queryFn: () => ok(api.GET('/classes/{classId}/goals', { params: { path: { classId: data.id } } })),
+    queryKey: keys.goals(data.id, term),
+    queryFn: () =>
+      ok(
+        api.GET('/classes/{classId}/goals', {
+          params: { path: { classId: data.id }, query: term ? { termId: term } : {} },
+        }),
+      ),
   });
+  return <Show query={goals}>{(g) => <Shown key={g.term?.id} g={g} data={data} />}</Show>;
+}
+
+const usually = 0.7;
+
+function Shown({ g, data }: { g: GoalsData; data: Place['data'] }) {
+  const [search, setSearch] = useSearchParams();
+  const called = calledIn(data);
   const tray = useTray();
   const said = useSaid();
   const changed = useChanged();
-  const { value: draft, set: setDraft } = useKept<Draft>(`dc-goals-of-${data.id}`, nothing);
-  const [error, setError] = useState<unknown>();
-
-  const suggest = (lines: Line[]) =>
-    setDraft(
-      Object.fromEntries(
-        lines.map((l) => [l.readerId, Object.fromEntries(l.kinds.map((k) => [k.kind, String(k.suggested)]))]),
-      ),
-    );
-  const change = (l: Line, kind: GoalKind, value: string) =>
-    setDraft((d) => ({ ...d, [l.readerId]: { ...d[l.readerId], [kind]: value } }));
-  const targets = Object.entries(draft).flatMap(([readerId, typed]) =>
-    kinds.filter((kind) => typed[kind]?.trim()).map((kind) => ({ readerId, kind, target: Number(typed[kind]) })),
+  const byGroup = search.get('by') === 'group';
+  const kept = useKept<Setting | null>(`dc-goals-set-${data.id}-${g.term?.id ?? ''}`, null);
+  const [calling, call] = useState<{ l: Line; k: OfKind } | null>(null);
+  const may = data.mayAssign && g.term !== null && g.term.place !== 'Past' && g.lines.length > 0;
+  const chosen = g.lines.map((l) => l.readerId).filter((id) => tray.readers.includes(id));
+  const usual = Math.max(
+    0,
+    g.ambitions.findIndex((a) => Math.abs(a - usually) < 0.01),
   );
-  const wanted = new Set(targets.map((x) => x.readerId)).size;
-  const save = async () => {
-    try {
-      const done = await ok(
+  // Another page asks for the goals of one reader, or of a group.
+  const wanted = new Set(search.get('set')?.split(','));
+  const asked = g.lines.filter((l) => wanted.has(l.readerId)).map((l) => l.readerId);
+  const setting = kept.value ?? (asked.length > 0 && may ? begin(asked, usual) : null);
+  const end = () => {
+    kept.set(null);
+    if (search.has('set')) setSearch({}, { replace: true });
+  };
+  const save = useMutation({
+    mutationFn: (s: Setting) =>
+      ok(
         api.PUT('/classes/{classId}/goals', {
           params: { path: { classId: data.id } },
-          body: { targets, reason: '' },
+          body: { targets: targetsOf(s, g.lines), reason: s.reason, termId: sure(g.term).id },
         }),
-      );
-      setDraft(nothing);
-      setError(undefined);
+      ),
+    onSuccess: async (done, s) => {
+      end();
       said(
-        done.changed === 0 ? t('Nothing changed') : t('Set goals for {{count}} readers', { count: wanted }),
+        done.changed === 0 ? t('Nothing changed') : t('Set goals for {{count}} readers', { count: s.readerIds.length }),
         done.changeId,
       );
       await changed('goals');
-    } catch (problem) {
-      setError(problem);
-    }
+    },
+  });
+  const start = (ids: string[]) => {
+    save.reset();
+    kept.set(begin(ids, usual));
   };
   return (
-    <Show query={goals}>
-      {(g) => {
-        const chosen = g.lines.filter((l) => tray.readers.includes(l.readerId));
-        const target = chosen.length > 0 ? chosen : g.lines;
-        return (
-          <ListPage>
-            <PageHead
-              title={t('Goals')}
-              beside={
-                <>
-                  {g.term && (
-                    <p className="text-soft">
-                      {g.term.name}, {t('until')} {shortDay(g.term.lastDay)},{' '}
-                      {t('{{count}} school days left', { count: g.schoolDaysLeft })}
-                    </p>
-                  )}
-                </>
+    <div className="grid min-h-0 max-lg:grid-cols-1 max-lg:overflow-auto lg:grid-cols-[minmax(0,1fr)_auto]">
+      <ListPage>
+        <PageHead title={t('Goals')} beside={<Terms g={g} classId={data.id} />}>
+          {g.lines.length > 0 && (
+            <Segments
+              label={t('Goals of')}
+              value={byGroup ? 'group' : 'reader'}
+              set={(by) =>
+                setSearch((s) => {
+                  if (by === 'group') s.set('by', by);
+                  else s.delete('by');
+                  return s;
+                })
               }
+              options={[
+                { value: 'reader', label: t('Readers') },
+                { value: 'group', label: t('Class and groups') },
+              ]}
+            />
+          )}
+          {may && (
+            <Button
+              look={setting ? 'outline' : 'main'}
+              onClick={() => start(chosen.length > 0 ? chosen : g.lines.map((l) => l.readerId))}
             >
-              <Button disabled={g.lines.length === 0} onClick={() => suggest(target)}>
-                {chosen.length > 0 ? t('Suggest for {{n}} in tray', { n: chosen.length }) : t('Suggest for all')}
-              </Button>
-              {wanted > 0 && (
-                <Button
-                  onClick={() => {
-                    setDraft(nothing);
-                    setError(undefined);
-                  }}
-                >
-                  {t('Discard')}
-                </Button>
-              )}
-              <Button look="main" disabled={wanted === 0} onClick={() => void save()}>
-                {t('Set goals for {{count}} readers', { count: wanted })}
-              </Button>
-            </PageHead>
-            {wanted > 0 && (
-              <Notice kind="action" role="status">
-                {t('Not saved yet. Edit, then set goals.')}{' '}
-                {t('Word goals start at each reader’s weekly words plus a quarter.')}
-              </Notice>
-            )}
-            {error ? (
-              <p className="text-overlay px-4 py-1.5 text-sm font-semibold" role="alert">
-                {sentence(error)}
-              </p>
-            ) : null}
-            {!g.term && (
-              <Empty title={t('No term')}>
-                <p>{t('Goals belong to a term. This school year has none yet.')}</p>
-              </Empty>
-            )}
-            {g.term && g.lines.length === 0 && (
-              <Empty title={t('No readers yet')}>
-                <Button asChild look="main">
-                  <Link to={`/class/${data.id}/readers?add=1`}>{t('Add reader')}</Link>
-                </Button>
-              </Empty>
-            )}
-            {g.term && g.lines.length > 0 && (
-              <GoalTable lines={g.lines} called={called} draft={draft} error={error} change={change} />
-            )}
-          </ListPage>
-        );
-      }}
-    </Show>
+              {chosen.length > 0 ? t('Set goals for {{n}} in tray…', { n: chosen.length }) : t('Set goals for all…')}
+            </Button>
+          )}
+        </PageHead>
+        {g.term && <Legend g={g} />}
+        <Body g={g} data={data} />
+        {g.term && g.lines.length > 0 && byGroup && <GroupGoals g={g} data={data} set={may ? start : null} />}
+        {g.term && g.lines.length > 0 && !byGroup && (
+          <GoalRows
+            g={g}
+            called={called}
+            setting={setting}
+            edit={may ? (id) => start([id]) : null}
+            call={data.mayAssign ? (l, k) => call({ l, k }) : null}
+          />
+        )}
+        {calling && g.term && (
+          <CallMet
+            classId={data.id}
+            termId={g.term.id}
+            {...calling}
+            name={called(calling.l.readerId, calling.l.givenName)}
+            close={() => call(null)}
+          />
+        )}
+      </ListPage>
+      {setting && may && (
+        <SetGoals
+          g={g}
+          setting={setting}
+          set={kept.set}
+          called={called}
+          error={save.error}
+          busy={save.isPending}
+          save={() => save.mutate(setting)}
+          close={() => {
+            save.reset();
+            end();
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Past, present and next terms. */
+const Terms = ({ g, classId }: { g: GoalsData; classId: string }) => (
+  <nav aria-label={t('Terms')} className="flex gap-1">
+    {g.terms.map((term) => {
+      const here = term.id === g.term?.id;
+      return (
+        <Link
+          key={term.id}
+          to={`/class/${classId}/goals?term=${term.id}`}
+          aria-current={here ? 'page' : undefined}
+          className={cx(
+            'rounded-t-md border px-3 py-1 no-underline',
+            here ? 'border-ink border-t-overlay bg-paper border-t-3 font-semibold' : 'border-line bg-sand',
+          )}
+        >
+          {term.name}{' '}
+          <span className="text-soft text-sm font-normal">
+            {term.place === 'Past' && t('closed {{day}}', { day: shortDay(term.lastDay) })}
+            {term.place === 'Next' && t('from {{day}}', { day: shortDay(term.firstDay) })}
+          </span>
+        </Link>
+      );
+    })}
+  </nav>
+);
+
+const outsideWords: Record<Api<'OutsideCounts'>, Phrase> = {
+  None: phrase('words: of full readings here'),
+  Confirmed: phrase('words: of full readings here, and minutes elsewhere that are confirmed'),
+  All: phrase('words: of full readings here, and minutes elsewhere'),
+};
+
+const Legend = ({ g }: { g: GoalsData }) => (
+  <p className="text-soft flex flex-wrap items-center gap-x-4 px-4 pb-1.5 text-sm">
+    {g.term?.place !== 'Past' && (
+      <span>
+        {t('{{count}} school days left', { count: g.schoolDaysLeft })}, {t('until')} {shortDay(g.term?.lastDay ?? '')}
+      </span>
+    )}
+    <span className="inline-flex items-center gap-1.5">
+      <svg width="26" height="10" aria-hidden>
+        <path d="M0 8L12 3" stroke="var(--color-ink)" strokeWidth="1.5" />
+        <path d="M12 3L26 0V8Z" fill="var(--color-depth-3)" />
+      </svg>
+      {t('so far, and where 9 in 10 would end')}
+    </span>
+    <span className="inline-flex items-center gap-1.5">
+      <svg width="12" height="10" aria-hidden>
+        <path d="M0 5h12" stroke="var(--color-ink)" strokeWidth="2.5" />
+      </svg>
+      {t('goal')}
+    </span>
+    <span className="inline-flex items-center gap-1.5">
+      <svg width="12" height="10" aria-hidden>
+        <path d="M0 5h12" stroke="var(--color-overlay)" strokeWidth="2.5" />
+      </svg>
+      {t('being set')}
+    </span>
+    <span>{t(outsideWords[g.outside])}</span>
+  </p>
+);
+
+/** What is said where there is nothing to show. */
+function Body({ g, data }: { g: GoalsData; data: Place['data'] }) {
+  if (!g.term)
+    return (
+      <Empty title={t('No term')}>
+        <p>{t('Goals belong to a term. This school year has none yet.')}</p>
+      </Empty>
+    );
+  if (g.lines.length > 0) return null;
+  return (
+    <Empty title={t('No readers yet')}>
+      <Button asChild look="main">
+        <Link to={`/class/${data.id}/readers?add=1`}>{t('Add reader')}</Link>
+      </Button>
+    </Empty>
   );
 }

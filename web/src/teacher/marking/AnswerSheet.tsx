@@ -1,17 +1,12 @@
 import { cx } from 'class-variance-authority';
 import { BookOpen } from '@phosphor-icons/react';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ok } from '../../shared/api';
 import { dayOf, strandName, timeOf } from '../../shared/format';
-import { keys } from '../../shared/keys';
-import { Block } from '../../shared/paragraphs';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
-import { Dialog } from '../../ui/Dialog';
 import { Flag, Plate } from '../../ui/Shapes';
-import { Show } from '../../ui/Show';
 import { piecesOf, type Entry } from './queue';
+import { markSaid, markSum } from '../../shared/scores';
 import type { Marks } from './useMarks';
 
 /** The question with the sentences that prove its answer, and the answer in hand with those before it behind it. */
@@ -24,7 +19,11 @@ export function AnswerSheet({ of, e, name, read }: { of: Marks; e: Entry; name: 
         <div className="flex flex-wrap items-center gap-2.5">
           <Plate>{q.title}</Plate>
           <span className="text-soft text-sm">
-            {[q.number && t('question {{n}}', { n: q.number }), q.strand && strandName(q.strand), t('3 marks')]
+            {[
+              q.number && t('question {{n}}', { n: q.number }),
+              q.strand && strandName(q.strand),
+              t('{{count}} marks', { count: q.most }),
+            ]
               .filter(Boolean)
               .join(', ')}
           </span>
@@ -45,7 +44,7 @@ export function AnswerSheet({ of, e, name, read }: { of: Marks; e: Entry; name: 
             <div key={x.round} className="border-soft bg-depth-1 mx-3.5 rounded-t-md border border-b-0 px-4 py-2">
               <p className="text-soft text-sm">
                 {t('Try {{n}}, {{day}}', { n: x.round, day: dayOf(x.at) })}
-                {x.mark !== null && `, ${t('{{n}} of 3', { n: x.mark })}`}
+                {x.mark !== null && `, ${markSaid(x.mark)}`}
                 {x.sentBack && `. ${t('You sent it back: “{{words}}”', { words: x.sentBack })}`}
               </p>
               <p className="font-first wrap-anywhere">“{x.words}”</p>
@@ -85,12 +84,12 @@ export function AnswerSheet({ of, e, name, read }: { of: Marks; e: Entry; name: 
 
 /** How the others of this question were marked, so that like is marked alike. */
 function Given({ of, e }: { of: Marks; e: Entry }) {
-  const marks = of.entries.flatMap((x) => (x.q.key === e.q.key && x.a.mark !== null ? [x.a.mark] : []));
+  const marks = of.entries.flatMap((x) => (x.q.key === e.q.key && x.a.mark !== null ? [markSum(x.a.mark)] : []));
   if (marks.length === 0) return null;
   return (
     <p className="mt-3 flex flex-wrap items-center gap-4 text-sm">
       <span>{t('Marked here so far: {{count}}', { count: marks.length })}</span>
-      {[0, 1, 2, 3].map((n) => {
+      {Array.from({ length: e.q.most + 1 }, (_, n) => {
         const count = marks.filter((m) => m === n).length;
         return (
           <span key={n} aria-label={t('{{n}} marks: {{count}} answers', { n, count })}>
@@ -99,38 +98,5 @@ function Given({ of, e }: { of: Marks; e: Entry }) {
         );
       })}
     </p>
-  );
-}
-
-/** The version the answer is about, over the page, with the sentence that proves it. */
-export function WholeText({
-  textId,
-  version,
-  proof,
-  close,
-}: {
-  textId: string;
-  version: string;
-  proof: string | null;
-  close: () => void;
-}) {
-  const text = useQuery({
-    queryKey: keys.text.one(textId),
-    queryFn: () => ok(api.GET('/texts/{textId}', { params: { path: { textId } } })),
-  });
-  return (
-    <Dialog title={text.data?.title ?? t('Whole text')} close={close} wide>
-      <Show query={text}>
-        {(x) => (
-          <div className="grid gap-2.5 font-serif text-lg">
-            {(x.versions.find((v) => v.label === version)?.pages ?? []).flat().map((p, i) => (
-              <div key={i} className={cx(proof !== null && p.includes(proof) && 'border-depth-5 border-l-3 pl-3')}>
-                <Block text={p} />
-              </div>
-            ))}
-          </div>
-        )}
-      </Show>
-    </Dialog>
   );
 }

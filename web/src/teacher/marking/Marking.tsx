@@ -8,8 +8,9 @@ import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
 import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
-import { AnswerSheet, WholeText } from './AnswerSheet';
-import { useRecordings } from './markingQueries';
+import { WholeText } from '../texts/ReadText';
+import { AnswerSheet } from './AnswerSheet';
+import { useOthers, useRecordings } from './markingQueries';
 import { toMark, type Question } from './queue';
 import { QueueList } from './QueueList';
 import { Recommendations, useRecommendations } from './Recommendations';
@@ -27,6 +28,7 @@ export default function Marking() {
 function Queue({ questions }: { questions: Question[] }) {
   const { data } = useOutletContext<Place>();
   const recordings = useRecordings(data.id).data ?? [];
+  const others = useOthers(data.id).data ?? [];
   const recommended = useRecommendations(data.id).data ?? [];
   const called = useMemo(() => calledIn(data), [data]);
   const of = useMarks(data.id, questions);
@@ -55,6 +57,7 @@ function Queue({ questions }: { questions: Question[] }) {
       Enter: of.markIt,
       'Ctrl enter': of.markIt,
       b: () => show('back'),
+      Backspace: of.back,
       s: of.skip,
       k: () => waitKept(true),
       c: () => field.current?.focus(),
@@ -66,7 +69,7 @@ function Queue({ questions }: { questions: Question[] }) {
     },
     e !== null && !looking && data.mayAssign,
   );
-  if (!e && recordings.length + recommended.length === 0) return <Nothing classId={data.id} />;
+  if (!e && recordings.length + recommended.length + others.length === 0) return <Nothing classId={data.id} />;
   const left = of.entries.filter(toMark).length;
   return (
     <section aria-labelledby="title" className="flex min-h-0 min-w-0 flex-col">
@@ -76,6 +79,7 @@ function Queue({ questions }: { questions: Question[] }) {
           called={called}
           classId={data.id}
           recordings={recordings}
+          others={others}
           recommended={recommended.filter((r) => r.approval === 'Waiting').length}
           look={look}
           looking={looking}
@@ -140,11 +144,12 @@ function Queue({ questions }: { questions: Question[] }) {
 const undoKey = 'Ctrl Z';
 const shownKeys = [
   ['↑ ↓', phrase('answer')],
-  ['0 – 3', phrase('mark')],
+  ['0 – 9', phrase('points, row by row')],
   ['A', phrase('use proposed mark')],
   ['Enter', phrase('mark and next')],
 ] as const;
 const moreKeys = [
+  ['Backspace', phrase('choose the row before again')],
   ['B', phrase('send back')],
   ['S', phrase('skip')],
   ['C', phrase('comment')],

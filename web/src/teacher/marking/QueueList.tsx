@@ -1,6 +1,5 @@
 import { cx } from 'class-variance-authority';
 import { Microphone, PencilLine, Star } from '@phosphor-icons/react';
-import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { clock, dayOf } from '../../shared/format';
 import { t } from '../../shared/words';
@@ -9,7 +8,10 @@ import { PageTitle } from '../../ui/PageTitle';
 import { Segments } from '../../ui/Segments';
 import { Flag } from '../../ui/Shapes';
 import { toMark, type Entry, type Part } from './queue';
-import type { useRecordings } from './markingQueries';
+import { markSaid } from '../../shared/scores';
+import type { useOthers, useRecordings } from './markingQueries';
+import { OtherItem } from './OtherItem';
+import { OtherItems } from './OtherItems';
 import type { Marks } from './useMarks';
 
 /** What waits, oldest first: questions with their readers, or readers with their questions; then what is heard. */
@@ -18,6 +20,7 @@ export function QueueList({
   called,
   classId,
   recordings,
+  others,
   recommended,
   look,
   looking,
@@ -26,13 +29,14 @@ export function QueueList({
   called: (id: string, given: string) => string;
   classId: string;
   recordings: NonNullable<ReturnType<typeof useRecordings>['data']>;
+  others: NonNullable<ReturnType<typeof useOthers>['data']>;
   /** How many recommendations nobody has looked at. */
   recommended: number;
   /** Shows recommendations instead of an answer. */
   look: (on: boolean) => void;
   looking: boolean;
 }) {
-  const waits = of.entries.filter(toMark).length + recordings.length;
+  const waits = of.entries.filter(toMark).length + recordings.length + others.length;
   return (
     <aside className="bg-sand border-ink flex min-h-0 flex-col overflow-auto max-lg:border-b lg:border-r">
       <header className="grid gap-2 px-4 pt-3 pb-3">
@@ -57,7 +61,7 @@ export function QueueList({
           <PartOf key={p.key} part={p} of={of} called={called} looking={looking} look={look} />
         ))}
         {recordings.map((k) => (
-          <Other key={k.id} icon={<Microphone size={20} aria-hidden />}>
+          <OtherItem key={k.id} icon={<Microphone size={20} aria-hidden />}>
             <Link to={`/class/${classId}/readers/${k.readerId}/records/${k.id}`} className="font-semibold">
               {t('Recording of {{name}}', { name: called(k.readerId, k.givenName) })}
             </Link>
@@ -66,16 +70,17 @@ export function QueueList({
               {k.listening === 'Heard' && `, ${t('with a draft')}`}
             </span>
             <span className="text-soft text-sm">{t('since {{day}}', { day: dayOf(k.readAt) })}</span>
-          </Other>
+          </OtherItem>
         ))}
-        <Other icon={<Star size={20} aria-hidden />} chosen={looking}>
+        <OtherItems rows={others} classId={classId} called={called} />
+        <OtherItem icon={<Star size={20} aria-hidden />} chosen={looking}>
           <button type="button" className="text-left font-semibold underline" onClick={() => look(true)}>
             {t('Recommendations')}
           </button>
           <span className="text-soft text-sm">
             {recommended === 0 ? t('none new') : t('{{count}} new recommendations', { count: recommended })}
           </span>
-        </Other>
+        </OtherItem>
       </ol>
       <span className="grow" />
       {of.ready > 0 && (
@@ -91,13 +96,6 @@ export function QueueList({
     </aside>
   );
 }
-
-const Other = ({ icon, chosen, children }: { icon: ReactNode; chosen?: boolean; children: ReactNode }) => (
-  <li className={cx('border-line grid grid-cols-[20px_1fr] gap-x-3 border-t px-4 py-2.5', chosen && 'bg-tint')}>
-    {icon}
-    <div className="grid">{children}</div>
-  </li>
-);
 
 /** A question, or a reader, and the lead line of what hangs under it. */
 function PartOf({
@@ -158,7 +156,7 @@ const countOf = ({ entries: [first, ...rest] }: Part, byQuestion: boolean) => {
 };
 
 function whereIs(e: Entry, now: boolean) {
-  if (e.a.mark !== null) return t('{{n}} of 3', { n: e.a.mark });
+  if (e.a.mark !== null) return markSaid(e.a.mark);
   return now ? t('now') : t('to mark');
 }
 

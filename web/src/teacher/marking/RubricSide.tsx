@@ -1,14 +1,15 @@
-import { cx } from 'class-variance-authority';
 import { Plus, X } from '@phosphor-icons/react';
 import { useState, type RefObject } from 'react';
 import { listed } from '../../shared/format';
+import { markSum } from '../../shared/scores';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
 import { Checkbox } from '../../ui/Checkbox';
 import { IconButton } from '../../ui/IconButton';
 import { TextArea } from '../../ui/TextField';
-import { usualMarks } from '../assignments/TaskReply';
+import { Criteria } from './Criteria';
 import type { Answer, Entry } from './queue';
+import { sumOf } from './rubric';
 import { useKeptComments, type Marks } from './useMarks';
 
 /** What a mark means, the proposed one, a comment, and marking. */
@@ -29,40 +30,25 @@ export function RubricSide({
   sendBack: () => void;
   called: (id: string, given: string) => string;
 }) {
-  const words = e.q.rubric?.marks ?? usualMarks.map((w) => t(w));
+  const waits = e.a.mark === null;
   return (
     <aside className="bg-sand border-ink flex min-h-0 flex-col overflow-auto max-lg:border-t lg:border-l">
       <div className="grid gap-3.5 px-4 pt-3 pb-4">
         <h2 className="flex items-baseline gap-2.5">
           {t('Rubric')}
-          <span className="font-ui text-soft text-sm font-normal">{t('3 marks; 2 and 3 count as right')}</span>
+          <span className="font-ui text-soft text-sm font-normal">
+            {t('{{count}} marks; {{right}} or more count as right', { count: e.q.most, right: e.q.right })}
+          </span>
         </h2>
-        {e.a.proposal && e.a.mark === null && (
-          <Proposed proposal={e.a.proposal} use={of.usesProposed} may={may} used={of.mark === e.a.proposal.mark} />
-        )}
-        <div role="group" aria-label={t('Mark')} className="grid gap-1.5">
-          {words.map((w, n) => (
-            <button
-              key={n}
-              type="button"
-              data-mark={n}
-              aria-pressed={of.mark === n}
-              disabled={!may}
-              onClick={() => of.choose(n)}
-              className={cx(
-                'bg-paper enabled:hover:bg-depth-1 grid min-h-9 grid-cols-[26px_1fr] items-center gap-2 rounded-md border',
-                'px-2 py-1 text-left',
-                of.mark === n && 'border-overlay bg-tint border-2',
-                of.mark !== n && e.a.proposal?.mark === n && e.a.mark === null
-                  ? 'border-ink border-2 border-dashed'
-                  : 'border-soft',
-              )}
-            >
-              <kbd className={cx('text-center', of.mark === n && 'bg-overlay text-paper')}>{n}</kbd>
-              <span>{w}</span>
-            </button>
-          ))}
-        </div>
+        {e.a.proposal && waits && <Proposed proposal={e.a.proposal} most={e.q.most} use={of.usesProposed} may={may} />}
+        <Criteria
+          of={e.q}
+          points={of.points}
+          proposed={waits ? (e.a.proposal?.points ?? null) : null}
+          now={of.row}
+          may={may}
+          choose={of.choose}
+        />
         {e.q.rubric && e.q.rubric.samples.length > 0 && (
           <details>
             <summary className="min-h-6 cursor-pointer text-sm">{t('Sample answers')}</summary>
@@ -77,6 +63,7 @@ export function RubricSide({
       </div>
       <span className="grow" />
       <footer className="border-ink bg-paper sticky bottom-0 grid gap-2 border-t px-4 py-3">
+        {of.points.length > 1 && <Sum of={of} />}
         {of.others.length > 0 && (
           <Checkbox checked={of.same} set={of.setSame}>
             {t('Also for {{names}}, who wrote the same', {
@@ -85,7 +72,7 @@ export function RubricSide({
           </Checkbox>
         )}
         <div className="flex flex-wrap gap-2">
-          <Button look="main" disabled={!may || of.mark === null} onClick={of.markIt}>
+          <Button look="main" disabled={!may || !of.whole} onClick={of.markIt}>
             {t('Mark and next')} <kbd className="bg-overlay-dark text-paper">↵</kbd>
           </Button>
           <Button disabled={!may} onClick={sendBack}>
@@ -103,17 +90,28 @@ export function RubricSide({
   );
 }
 
+/** What the rows come to so far. */
+function Sum({ of }: { of: Marks }) {
+  const count = of.points.filter((p) => p === null).length;
+  return (
+    <p role="status">
+      <b>{t('{{n}} so far', { n: sumOf(of.points) })}</b>
+      {count > 0 && `, ${t('{{count}} rows to choose', { count })}`}
+    </p>
+  );
+}
+
 /** The mark the answer's own words speak for, and why; it counts only when it is used. */
 function Proposed({
   proposal: p,
+  most,
   use,
   may,
-  used,
 }: {
   proposal: NonNullable<Answer['proposal']>;
   use: () => void;
+  most: number;
   may: boolean;
-  used: boolean;
 }) {
   const named =
     p.words.length === 0
@@ -122,10 +120,10 @@ function Proposed({
   return (
     <section
       aria-label={t('Proposed mark')}
-      className={cx('border-ink grid gap-1.5 rounded-md border-2 border-dashed px-3 py-2', used && 'bg-paper')}
+      className="border-ink grid gap-1.5 rounded-md border-2 border-dashed px-3 py-2"
     >
       <p>
-        <b>{t('Proposed: {{n}} of 3.', { n: p.mark })}</b> {named}{' '}
+        <b>{t('Proposed: {{n}} of {{of}}.', { n: markSum(p), of: most })}</b> {named}{' '}
         {p.reason ? t('Gives a reason.') : t('Gives no reason.')}
       </p>
       <div className="flex items-center justify-between gap-2">

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sure } from '../../shared/sure';
 import { alike, inOrder, nextToMark, partsOf, piecesOf, type Answer, type Question } from './queue';
 
-const answer = (reader: string, words: string, day: string, mark: number | null = null): Answer => ({
+const answer = (reader: string, words: string, day: string, points: number | null = null): Answer => ({
   ticketId: `k-${reader}`,
   answerId: `w-${reader}`,
   readerId: reader,
@@ -12,7 +12,7 @@ const answer = (reader: string, words: string, day: string, mark: number | null 
   words,
   handedInAt: day,
   state: 'ToMark',
-  mark,
+  mark: points === null ? null : { points: [points], of: 3 },
   comment: '',
   writtenWith: null,
   earlier: [],
@@ -27,6 +27,8 @@ const question = (key: string, answers: Answer[]): Question => ({
   number: 1,
   strand: null,
   rubric: null,
+  most: 3,
+  right: 2,
   answers,
 });
 const mill = question('mill', [

@@ -6,23 +6,31 @@ import { useChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { alike, inOrder, nextToMark, partsOf, toMark, type Entry, type Order, type Question } from './queue';
+import { before, markOf, rowsOf, whole, withPoint, type Points } from './rubric';
 
-const most = 3;
+/** What is chosen for an answer and not yet marked. */
+interface Draft {
+  key: string;
+  points: Points;
+  row: number;
+  comment: string;
+}
+
 const keptOrder = 'dc-marking-order';
 
 /** The server's word for one answer: a question's has an id, a prompt's has none. */
-const put = ({ a }: Entry, mark: number, comment: string) =>
+const put = ({ a }: Entry, points: number[], comment: string) =>
   a.answerId
     ? ok(
         api.PUT('/tickets/{ticketId}/marks/{answerId}', {
           params: { path: { ticketId: a.ticketId, answerId: a.answerId } },
-          body: { mark, comment },
+          body: { points, comment },
         }),
       )
     : ok(
         api.PUT('/tickets/{ticketId}/reply/mark', {
           params: { path: { ticketId: a.ticketId } },
-          body: { mark, comment },
+          body: { points, comment },
         }),
       );
 const takeAway = ({ a }: Entry) =>
@@ -52,9 +60,13 @@ export function useMarks(classId: string, questions: readonly Question[]) {
   const entries = useMemo(() => inOrder(parts), [parts]);
   const [at, setAt] = useState('');
   const entry = entries.find((e) => e.key === at) ?? entries.find(toMark) ?? entries[0] ?? null;
-  const [draft, setDraft] = useState<{ key: string; mark: number | null; comment: string } | null>(null);
+  const [draft, setDraft] = useState<Draft | null>(null);
   const mine = entry && draft?.key === entry.key ? draft : null;
-  const mark = mine ? mine.mark : (entry?.a.mark ?? null);
+  const rows = entry ? rowsOf(entry.q) : [];
+  const points: Points = mine ? mine.points : (entry?.a.mark?.points ?? rows.map(() => null));
+  // A mark by another rubric than this one is no choice in it.
+  const chosen = points.length === rows.length ? points : rows.map(() => null);
+  const row = mine ? mine.row : Math.max(chosen.indexOf(null), 0);
   const comment = mine ? mine.comment : (entry?.a.comment ?? '');
   const [same, setSame] = useState(true);
   const [release, setRelease] = useState(false);
@@ -62,8 +74,7 @@ export function useMarks(classId: string, questions: readonly Question[]) {
   const [done, setDone] = useState<{ entries: Entry[] }[]>([]);
   const others = entry ? alike(entries, entry) : [];
 
-  const change = (next: { mark?: number | null; comment?: string }) =>
-    entry && setDraft({ key: entry.key, mark, comment, ...next });
+  const change = (next: Partial<Draft>) => entry && setDraft({ key: entry.key, points: chosen, row, comment, ...next });
   const go = (to: Entry | null | undefined) => {
     if (to) setAt(to.key);
   };
@@ -83,7 +94,9 @@ export function useMarks(classId: string, questions: readonly Question[]) {
 
   /** Marks what is in hand, and others who wrote the same; then the next comes. */
   const markIt = () => {
-    if (!entry || mark === null) return;
+    const given = whole(chosen);
+    if (!entry || !given) return;
+    const mark = markOf(given, entry.q.most);
     const these = [entry, ...(same ? others : [])];
     const next = nextToMark(
       entries.filter((e) => e === entry || !these.includes(e)),
@@ -103,7 +116,7 @@ export function useMarks(classId: string, questions: readonly Question[]) {
     setDraft(null);
     void inLine(async () => {
       try {
-        for (const e of these) await put(e, mark, comment.trim());
+        for (const e of these) await put(e, given, comment.trim());
         setSaved(new Date());
         if (release && !next) await releaseAll();
       } finally {
@@ -117,7 +130,7 @@ export function useMarks(classId: string, questions: readonly Question[]) {
     if (!last) return;
     setDone(done.slice(0, -1));
     void inLine(async () => {
-      for (const e of last.entries) await (e.a.mark === null ? takeAway(e) : put(e, e.a.mark, e.a.comment));
+      for (const e of last.entries) await (e.a.mark === null ? takeAway(e) : put(e, e.a.mark.points, e.a.comment));
       await again();
       go(last.entries[0]);
       toast(t('Mark taken back'));
@@ -128,7 +141,7 @@ export function useMarks(classId: string, questions: readonly Question[]) {
     const made = await ok(
       api.POST('/classes/{classId}/tickets', {
         params: { path: { classId } },
-        body: { ticketIds, deed, comment: said ?? null },
+        body: { ticketIds, deed, comment: said ?? null, onlyMissed: false },
       }),
     );
     await again();
@@ -149,6 +162,7 @@ export function useMarks(classId: string, questions: readonly Question[]) {
   const sendBack = async (said: string) => {
     if (!entry) return;
     const next = nextToMark(entries, entry.key);
+    await line.current;
     await tickets([entry.a.ticketId], 'SendBack', said);
     toast(t('Sent back to {{name}}', { name: entry.a.givenName }));
     go(next);
@@ -166,9 +180,16 @@ export function useMarks(classId: string, questions: readonly Question[]) {
     go,
     step,
     skip: () => go(entry && nextToMark(entries, entry.key)),
-    mark,
-    choose: (n: number) => n >= 0 && n <= most && change({ mark: n }),
-    usesProposed: () => entry?.a.proposal && change({ mark: entry.a.proposal.mark }),
+    points: chosen,
+    row,
+    whole: whole(chosen) !== null,
+    choose: (n: number, at = row) => {
+      if (n < 0 || n >= (rows[at]?.marks.length ?? 0)) return;
+      const next = withPoint(chosen, at, n);
+      change({ points: next, row: next.indexOf(null) < 0 ? at : next.indexOf(null) });
+    },
+    back: () => change({ points: withPoint(chosen, before(chosen, row), null), row: before(chosen, row) }),
+    usesProposed: () => entry?.a.proposal && change({ points: entry.a.proposal.points, row: 0 }),
     comment,
     setComment: (words: string) => change({ comment: words }),
     others,
@@ -181,7 +202,8 @@ export function useMarks(classId: string, questions: readonly Question[]) {
     undo,
     markIt,
     sendBack,
-    releaseAll: () => void releaseAll().catch(saidOf),
+    // After the marks that are on their way.
+    releaseAll: () => void inLine(releaseAll),
     ready: readyIn(questions).length,
   };
 }

@@ -48,7 +48,7 @@ export function FiguresBox({
       )}
       aria-label={t('Figures')}
     >
-      <div className="flex items-center gap-2.5">
+      <div className="flex flex-wrap items-center gap-2.5">
         <Button look={on ? 'main' : 'outline'} onClick={toggle}>
           {on ? <Pause size={20} aria-hidden /> : <Timer size={20} aria-hidden />}
           {on ? t('Stop the clock') : begin}
@@ -60,6 +60,7 @@ export function FiguresBox({
           <NumberField
             label={t('seconds')}
             inline
+            boxClass="min-w-20"
             min={0}
             max={3600}
             value={Math.round(seconds)}

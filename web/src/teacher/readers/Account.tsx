@@ -1,9 +1,8 @@
 import { cx } from 'class-variance-authority';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Api, api, ok } from '../../shared/api';
 import { halfRange } from '../../shared/format';
-import { keys } from '../../shared/keys';
+import { useEvidence } from '../classQueries';
 import { evidenceSources } from './evidence';
 import { named, t } from '../../shared/words';
 import { Judge } from './Judge';
@@ -17,10 +16,7 @@ import { Show } from '../../ui/Show';
 type Piece = Api<'PieceView'>;
 /** What a level is built from: each piece with what it did, what would make it surer, and the teacher's own word. */
 export function Account({ classId, reader }: { classId: string; reader: Api<'ReaderView'> }) {
-  const account = useQuery({
-    queryKey: keys.reader.evidence(reader.id),
-    queryFn: () => ok(api.GET('/readers/{readerId}/evidence', { params: { path: { readerId: reader.id } } })),
-  });
+  const account = useEvidence(reader.id);
   const [judging, setJudging] = useState<'judge' | 'set' | null>(null);
   const [leaving, setLeaving] = useState<Piece | null>(null);
   const change = useChange();

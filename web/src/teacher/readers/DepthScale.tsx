@@ -24,7 +24,7 @@ export function DepthScale({ r }: { r: ReaderData }) {
         from: fm(r.reachFrom),
         to: fm(r.reachTo),
       })}
-      className="fill-ink block h-auto w-full text-sm"
+      className="fill-ink block h-auto w-full max-w-128 text-sm"
     >
       <rect x={x(r.reachFrom)} y="20" width={x(r.reachTo) - x(r.reachFrom)} height="24" fill="var(--color-tint)" />
       <path d={`M${x(r.reachFrom)} 20v28M${x(r.reachTo)} 20v28`} stroke="var(--color-overlay)" strokeWidth="1.5" />

@@ -21,6 +21,10 @@ const pools: Record<NonNullable<Own['pool']>, Phrase> = {
   Shared: phrase('class pool'),
   Both: phrase('both pools'),
 };
+const homes: Record<NonNullable<Own['home']>, Phrase> = {
+  Pictures: phrase('pictures and voice'),
+  Words: phrase('words and figures'),
+};
 const most = 9;
 
 /** What one reader may choose, and which tide pool they see, where that differs from the class. */
@@ -99,6 +103,13 @@ export function OwnChoice({ readerId, mayChange }: { readerId: string; mayChange
           value={now.pool ?? asInClass}
           set={(value) => put({ pool: chosen(value) })}
           options={options(pools)}
+        />
+        <Select
+          label={t('Home page')}
+          disabled={off}
+          value={now.home ?? asInClass}
+          set={(value) => put({ home: chosen(value) })}
+          options={[{ value: asInClass, label: t('By grade') }, ...options(homes).slice(1)]}
         />
       </FieldRow>
       {error && <ErrorText>{error}</ErrorText>}

@@ -50,7 +50,7 @@ export function Pieces({ account, params, ...acts }: { account: Api<'AccountView
               <Td>{dayOf(p.at)}</Td>
               <Td>{t(evidenceSources[p.what].word)}</Td>
               <Th scope="row">
-                <Result piece={p} path={params.path} />
+                <PieceResult piece={p} path={params.path} />
                 {p.leftOut.map((l) => (
                   <small key={say(l)}>{t('left out: {{what}}', { what: say(l) })}</small>
                 ))}
@@ -76,7 +76,8 @@ export function Pieces({ account, params, ...acts }: { account: Api<'AccountView
   );
 }
 
-function Result({ piece, path: { classId, readerId } }: { piece: Piece; path: InClass['path'] }) {
+/** What a piece of evidence says, leading to where it came from. */
+export function PieceResult({ piece, path: { classId, readerId } }: { piece: Piece; path: InClass['path'] }) {
   if (piece.recordId)
     return <Link to={`/class/${classId}/readers/${readerId}/records/${piece.recordId}`}>{say(piece.note)}</Link>;
   if (piece.ticketId) return <Link to={`/class/${classId}/tickets/${piece.ticketId}`}>{say(piece.note)}</Link>;

@@ -10,9 +10,12 @@ import { t } from '../../shared/words';
 import { useReader } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
+import { HomeMessages } from '../homeMessages/HomeMessages';
 import { Oral } from '../oral/Oral';
+import { Absences } from './Absences';
 import { Account } from './Account';
 import { DepthScale } from './DepthScale';
+import { Falls } from './Falls';
 import { Trail } from './Trail';
 import { OwnChoice } from './OwnChoice';
 import { ReadElsewhere } from './ReadElsewhere';
@@ -75,6 +78,7 @@ export default function Profile() {
             <section className="lg:col-span-2">
               <h2>{t('Level over time')}</h2>
               <Trail r={r} width={640} height={180} links />
+              <Falls r={r} classId={data.id} />
             </section>
             <section>
               <h2>{t('Goals')}</h2>
@@ -97,6 +101,8 @@ export default function Profile() {
           <Account classId={data.id} reader={r} />
           <Oral classId={data.id} reader={r} />
           <OwnChoice readerId={r.id} mayChange={data.mayAssign} />
+          <Absences readerId={r.id} mayChange={data.mayAssign} />
+          {data.mayAssign && <HomeMessages readerId={r.id} name={r.givenName} />}
           <ReadElsewhere readerId={r.id} mayConfirm={data.mayAssign} />
           <section aria-labelledby="history">
             <h2 id="history" className="px-4 pt-3.5 pb-1.5">

@@ -122,6 +122,9 @@ function MarkAt({ mark, x, y, links }: { mark: Mark; x: number; y: number; links
   );
 }
 
+/** What a month's name takes, px: where it does not fit before the edge, its tick stands alone. */
+const monthWidth = 34;
+
 function Months(p: { start: number; end: number; x: (ms: number) => number; width: number; foot: number }) {
   const first = new Date(p.start);
   const months = Array.from({ length: 14 }, (_, i) => new Date(first.getFullYear(), first.getMonth() + i, 1)).filter(
@@ -133,9 +136,11 @@ function Months(p: { start: number; end: number; x: (ms: number) => number; widt
       {months.map((d) => (
         <g key={d.getTime()}>
           <path d={`M${p.x(d.getTime())} ${p.foot}v4`} stroke="var(--color-ink)" />
-          <text x={p.x(d.getTime()) + 3} y={p.foot + 15}>
-            {shortMonth(d)}
-          </text>
+          {p.x(d.getTime()) + monthWidth < p.width && (
+            <text x={p.x(d.getTime()) + 3} y={p.foot + 15}>
+              {shortMonth(d)}
+            </text>
+          )}
         </g>
       ))}
     </>

@@ -1,4 +1,4 @@
-import { signalName } from '../chart/signals';
+import { signalName } from '../signals/signals';
 import type { ReaderRow } from '../classQueries';
 
 /** Whether a reader's name, group or signals have the words asked for. */

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { dayOf, minutes, number, timeOf } from '../../shared/format';
 import { phrase, t } from '../../shared/words';
 import { Notice } from '../../ui/Page';
@@ -10,7 +10,9 @@ import { TideMarks } from '../../ui/TideMarks';
 import { calledIn, type ClassData } from '../classQueries';
 import { logKey, Recording, rightOf, whatWas } from './LogLines';
 import { useLog, type LogRow } from './reportQueries';
-import type { Asked } from './span';
+import { linesOf, logOf, logParts } from './logOf';
+import { Narrowed } from './Narrowed';
+import { addressOf, type Asked } from './span';
 import { spanWords } from './SpanPicker';
 
 const columnsFor = (classId: string, name: (id: string) => string): Column<LogRow>[] => [
@@ -51,7 +53,9 @@ const columnsFor = (classId: string, name: (id: string) => string): Column<LogRo
 
 /** Who read what, when, for how long. Openings stand in it and in no sum. */
 export function LogReport({ data, asked }: { data: ClassData; asked: Asked }) {
-  const log = useLog(data.id, asked);
+  const [search, setSearch] = useSearchParams();
+  const of = logOf(search);
+  const log = useLog(data.id, asked, of.reader);
   const columns = useMemo(() => {
     const called = calledIn(data);
     return columnsFor(data.id, (id) => called(id, ''));
@@ -60,6 +64,14 @@ export function LogReport({ data, asked }: { data: ClassData; asked: Asked }) {
     <Show query={log}>
       {(l) => (
         <>
+          <Narrowed
+            to={[
+              of.reader && calledIn(data)(of.reader, ''),
+              of.text && l.rows.find((x) => x.textId === of.text)?.title,
+              of.part && t(logParts[of.part].name),
+            ]}
+            clear={() => setSearch(addressOf(asked))}
+          />
           {l.more && (
             <Notice>{t('The latest {{n}} lines. Choose fewer days for the rest.', { n: l.rows.length })}</Notice>
           )}
@@ -67,11 +79,11 @@ export function LogReport({ data, asked }: { data: ClassData; asked: Asked }) {
             list="report-log"
             label={t('Log')}
             columns={columns}
-            rows={l.rows}
+            rows={linesOf(l.rows, of)}
             id={logKey}
             name={(x) => x.title}
             sort={{ key: 'day', down: true }}
-            sums={[sumOf(l.rows, spanWords(l.spans.span))]}
+            sums={[sumOf(linesOf(l.rows, of), spanWords(l.spans.span))]}
             empty={<Empty title={t('Nothing read in these days')} />}
             counted={(_, count) => t('{{count}} lines', { count })}
           />

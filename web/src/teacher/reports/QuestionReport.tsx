@@ -8,12 +8,18 @@ import { DataList } from '../../ui/table/DataList';
 import type { Column } from '../../ui/table/useDataTable';
 import { calledIn, type ClassData } from '../classQueries';
 import { useTray } from '../tray/useTray';
+import { answersAddress } from './answersOf';
 import { useQuestionReport, type Missed } from './reportQueries';
 import type { Asked } from './span';
 
 const missedIn = (q: Missed) => q.asked - q.atOnce;
 
-const columnsFor = (classId: string, name: (id: string) => string, pick: (ids: string[]) => void): Column<Missed>[] => [
+const columnsFor = (
+  classId: string,
+  name: (id: string) => string,
+  pick: (ids: string[]) => void,
+  to: (question: string) => string,
+): Column<Missed>[] => [
   { key: 'stem', name: phrase('Question'), wrap: true, by: (q) => q.stem, show: (q) => q.stem },
   {
     key: 'text',
@@ -27,7 +33,7 @@ const columnsFor = (classId: string, name: (id: string) => string, pick: (ids: s
     name: phrase('Missed at first'),
     num: true,
     by: missedIn,
-    show: (q) => t('{{n}} of {{of}}', { n: missedIn(q), of: q.asked }),
+    show: (q) => <Link to={to(q.questionId)}>{t('{{n}} of {{of}}', { n: missedIn(q), of: q.asked })}</Link>,
   },
   {
     key: 'share',
@@ -67,8 +73,9 @@ export function QuestionReport({ data, asked }: { data: ClassData; asked: Asked 
       data.id,
       (id) => called(id, ''),
       (ids) => tray.pickReaders(ids, true),
+      (question) => answersAddress(data.id, asked, { question }),
     );
-  }, [data, tray]);
+  }, [data, tray, asked]);
   return (
     <Show query={questions}>
       {(q) => (

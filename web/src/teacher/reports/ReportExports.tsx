@@ -9,10 +9,11 @@ import { useDays } from './reportQueries';
 import type { Asked } from './span';
 import { spanWords } from './SpanPicker';
 
-const forms: readonly (readonly [Phrase, 'Xlsx' | 'Csv' | 'Xapi'])[] = [
+const forms: readonly (readonly [Phrase, 'Xlsx' | 'Csv' | 'Xapi' | 'OneRoster'])[] = [
   [phrase('Spreadsheet (XLSX)'), 'Xlsx'],
   [phrase('CSV'), 'Csv'],
   [phrase('Learning records (xAPI)'), 'Xapi'],
+  [phrase('District gradebook (OneRoster 1.2)'), 'OneRoster'],
 ];
 
 /** The address of conference pages: of all readers, or of one. */
@@ -59,16 +60,23 @@ export function ReportExports({ classId, asked }: { classId: string; asked: Aske
           </>
         )}
         <MenuLine />
+        <MenuLabel>{t('Conference pages')}</MenuLabel>
+        <MenuItem asChild>
+          <a href={conferenceAddress(classId, 'home')} download>
+            {t('All readers, in each home’s language (PDF)')}
+          </a>
+        </MenuItem>
+        <MenuItem onSelect={() => meet(true)}>{t('All readers, in one language…')}</MenuItem>
+        <MenuLine />
         <MenuItem onSelect={() => print()}>{t('Print this page')}</MenuItem>
       </Menu>
-      <Button onClick={() => meet(true)}>{t('Conference pages…')}</Button>
       {meeting && <ConferencePages classId={classId} close={() => meet(false)} />}
     </>
   );
 }
 
 function ConferencePages({ classId, close }: { classId: string; close: () => void }) {
-  const [language, choose] = useState('home');
+  const [language, choose] = useState('en');
   return (
     <Dialog title={t('Conference pages')} close={close}>
       <div className="grid gap-3">
@@ -81,7 +89,6 @@ function ConferencePages({ classId, close }: { classId: string; close: () => voi
           value={language}
           set={choose}
           options={[
-            { value: 'home', label: t('Each home’s language') },
             { value: 'en', label: t('English') },
             { value: 'es', label: t('Spanish') },
           ]}

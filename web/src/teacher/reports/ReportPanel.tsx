@@ -1,6 +1,5 @@
 import { X } from '@phosphor-icons/react';
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { fm, number } from '../../shared/format';
 import { t } from '../../shared/words';
 import { Button } from '../../ui/Button';
@@ -8,12 +7,24 @@ import { IconButton } from '../../ui/IconButton';
 import { Segments } from '../../ui/Segments';
 import { Show } from '../../ui/Show';
 import { calledIn, type ClassData } from '../classQueries';
+import { ConferenceWords } from './ConferenceWords';
+import { LevelMoved } from './LevelMoved';
 import { LogLines } from './LogLines';
 import { useLog, type Report, type ReportRow } from './reportQueries';
 import { conferenceAddress } from './ReportExports';
 import { SideBySide } from './SideBySide';
 import type { Asked } from './span';
 import { spanWords } from './SpanPicker';
+
+type View = 'log' | 'level' | 'side' | 'words';
+
+/** The address of a reader's panel over the same report. */
+export function panelOf(search: URLSearchParams, readerId: string, view: View): string {
+  const next = new URLSearchParams(search);
+  next.set('focus', readerId);
+  next.set('panel', view);
+  return `?${next.toString()}`;
+}
 
 /** The reader in focus: what was read, line by line, or beside others. */
 export function ReportPanel({
@@ -29,7 +40,15 @@ export function ReportPanel({
   asked: Asked;
   close: () => void;
 }) {
-  const [view, show] = useState<'log' | 'side'>('log');
+  const [search, setSearch] = useSearchParams();
+  const views: { value: View; label: string }[] = [
+    { value: 'log', label: t('Log') },
+    { value: 'level', label: t('Level') },
+    { value: 'side', label: t('Side by side') },
+    ...(data.mayAssign ? [{ value: 'words' as const, label: t('Conference') }] : []),
+  ];
+  const view = views.find((v) => v.value === search.get('panel'))?.value ?? 'log';
+  const show = (next: View) => setSearch(panelOf(search, row.readerId, next), { replace: true });
   const reader = data.readers.find((x) => x.id === row.readerId);
   const name = reader ? `${reader.givenName} ${reader.familyName}` : calledIn(data)(row.readerId, '');
   return (
@@ -46,25 +65,18 @@ export function ReportPanel({
             <X size={18} aria-hidden />
           </IconButton>
         </div>
-        <div className="flex items-center justify-between gap-2">
-          <Segments
-            label={t('Views of the reader')}
-            value={view}
-            set={show}
-            options={[
-              { value: 'log', label: t('Log') },
-              { value: 'side', label: t('Side by side') },
-            ]}
-          />
+        <div className="grid justify-items-start gap-1">
+          <Segments size="sm" label={t('Views of the reader')} value={view} set={show} options={views} />
           <span className="text-sm">{spanWords(r.spans.span)}</span>
         </div>
       </header>
       <div className="min-h-0 grow overflow-auto">
-        {view === 'log' ? (
-          <OneLog row={row} data={data} asked={asked} />
-        ) : (
-          <SideBySide r={r} first={row.readerId} data={data} />
+        {view === 'log' && <OneLog row={row} data={data} asked={asked} />}
+        {view === 'level' && (
+          <LevelMoved row={row} name={reader?.called ?? name} classId={data.id} span={r.spans.span} />
         )}
+        {view === 'side' && <SideBySide r={r} first={row.readerId} data={data} />}
+        {view === 'words' && <ConferenceWords classId={data.id} readerId={row.readerId} name={name} />}
       </div>
       <footer className="border-ink bg-sand flex flex-wrap gap-2 border-t px-4 py-2 print:hidden">
         <Button asChild size="sm">

@@ -3,12 +3,16 @@ import { t } from '../../shared/words';
 import { ListPage, PageHead } from '../../ui/Page';
 import { SegmentLinks } from '../../ui/Segments';
 import { useTitle } from '../../ui/useTitle';
+import { allGroups } from '../classQueries';
 import type { Place } from '../frame/Frame';
+import { AnswerReport } from './AnswerReport';
 import { LogReport } from './LogReport';
+import { OverTime } from './OverTime';
 import { QuestionReport } from './QuestionReport';
 import { ReaderReport } from './ReaderReport';
 import { ReportExports } from './ReportExports';
 import { ReportFilter } from './ReportFilter';
+import { useDays } from './reportQueries';
 import { addressOf, askedOf, type Asked } from './span';
 import { SpanPicker } from './SpanPicker';
 import { TextReport } from './TextReport';
@@ -22,11 +26,20 @@ export default function Reports() {
   const set = (next: Asked) => setSearch(addressOf(next, search));
   const views = [
     { path: '', name: t('Readers') },
+    { path: '/over-time', name: t('Over time') },
     { path: '/questions', name: t('Questions') },
     { path: '/texts', name: t('Texts') },
     { path: '/log', name: t('Log') },
   ];
-  const View = { questions: QuestionReport, texts: TextReport, log: LogReport }[view] ?? ReaderReport;
+  const View =
+    {
+      'over-time': OverTime,
+      questions: QuestionReport,
+      texts: TextReport,
+      log: LogReport,
+      answers: AnswerReport,
+    }[view] ?? ReaderReport;
+  const spans = useDays(data.id, asked).data;
   useTitle(t('Reports'));
   return (
     <ListPage>
@@ -42,8 +55,8 @@ export default function Reports() {
           />
         }
       >
-        <SpanPicker asked={asked} set={set} classId={data.id} today={data.today} />
-        <ReportFilter asked={asked} set={set} groups={data.groups} />
+        <SpanPicker asked={asked} set={set} spans={spans} />
+        <ReportFilter asked={asked} set={set} groups={allGroups(data)} />
         <ReportExports classId={data.id} asked={asked} />
       </PageHead>
       <View data={data} asked={asked} />

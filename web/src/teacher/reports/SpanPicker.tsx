@@ -2,7 +2,7 @@ import { CaretLeft, CaretRight } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { z } from 'zod';
 import { addDays } from '../../shared/days';
-import { shortDay } from '../../shared/format';
+import { shortDay, today } from '../../shared/format';
 import { useFields } from '../../shared/forms';
 import { phrase, t, type Phrase } from '../../shared/words';
 import { DateField } from '../../ui/DateField';
@@ -10,8 +10,7 @@ import { Dialog } from '../../ui/Dialog';
 import { Form, FormFoot } from '../../ui/Form';
 import { IconButton } from '../../ui/IconButton';
 import { Segments } from '../../ui/Segments';
-import { useDays } from './reportQueries';
-import { movedTo, type Asked, type Span, type SpanKind } from './span';
+import { movedTo, type Asked, type Span, type SpanKind, type Spans } from './span';
 
 const names: Record<SpanKind, Phrase> = {
   Day: phrase('Day'),
@@ -31,16 +30,13 @@ export const spanWords = (span: Span) =>
 export function SpanPicker({
   asked,
   set,
-  classId,
-  today,
+  spans,
 }: {
   asked: Asked;
   set: (next: Asked) => void;
-  classId: string;
-  today: string;
+  spans: Spans | undefined;
 }) {
   const [choosing, choose] = useState(false);
-  const spans = useDays(classId, asked).data;
   const go = (span: Span | null | undefined) => {
     if (span) set(movedTo(asked, span));
   };
@@ -65,8 +61,8 @@ export function SpanPicker({
       </span>
       {choosing && (
         <AnyDays
-          first={asked.from ?? spans?.span.from ?? addDays(today, -27)}
-          last={asked.to ?? today}
+          first={asked.from ?? spans?.span.from ?? addDays(today(), -27)}
+          last={asked.to ?? spans?.span.to ?? today()}
           set={(from, to) => {
             set({ ...asked, kind: 'Any', from, to });
             choose(false);

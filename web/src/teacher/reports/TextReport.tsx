@@ -1,10 +1,12 @@
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { dayOf, fm, minutes, number, percent } from '../../shared/format';
 import { phrase, t } from '../../shared/words';
 import { Empty, Show } from '../../ui/Show';
 import { DataList } from '../../ui/table/DataList';
 import type { Column } from '../../ui/table/useDataTable';
 import type { ClassData } from '../classQueries';
+import { logAddress, type LogPart } from './logOf';
 import { useTextReport, type TextRead } from './reportQueries';
 import type { Asked } from './span';
 
@@ -13,7 +15,7 @@ const depth = (x: TextRead) =>
     ? fm(x.shallowest)
     : t('{{from}} to {{to}}', { from: fm(x.shallowest), to: fm(x.deepest) });
 
-const columns: Column<TextRead>[] = [
+const columnsFor = (lines: (x: TextRead, part: LogPart) => string): Column<TextRead>[] => [
   { key: 'text', name: phrase('Text'), by: (x) => x.title, show: (x) => x.title },
   {
     key: 'kind',
@@ -23,8 +25,20 @@ const columns: Column<TextRead>[] = [
   },
   { key: 'depth', name: phrase('Depth in fm'), num: true, by: (x) => x.shallowest, show: depth },
   { key: 'readers', name: phrase('Readers'), num: true, by: (x) => x.readers, show: (x) => x.readers || '–' },
-  { key: 'readings', name: phrase('Readings'), num: true, by: (x) => x.readings, show: (x) => x.readings || '–' },
-  { key: 'openings', name: phrase('Openings'), num: true, by: (x) => x.openings, show: (x) => x.openings || '–' },
+  {
+    key: 'readings',
+    name: phrase('Readings'),
+    num: true,
+    by: (x) => x.readings,
+    show: (x) => (x.readings ? <Link to={lines(x, 'full')}>{x.readings}</Link> : '–'),
+  },
+  {
+    key: 'openings',
+    name: phrase('Openings'),
+    num: true,
+    by: (x) => x.openings,
+    show: (x) => (x.openings ? <Link to={lines(x, 'openings')}>{x.openings}</Link> : '–'),
+  },
   { key: 'words', name: phrase('Words'), num: true, by: (x) => x.words, show: (x) => number(x.words) },
   {
     key: 'time',
@@ -38,7 +52,7 @@ const columns: Column<TextRead>[] = [
     name: phrase('First try'),
     num: true,
     by: (x) => x.score ?? -1,
-    show: (x) => (x.score === null ? '–' : percent(x.score)),
+    show: (x) => (x.score === null ? '–' : <Link to={lines(x, 'quizzes')}>{percent(x.score)}</Link>),
   },
   {
     key: 'forecast',
@@ -53,6 +67,10 @@ const columns: Column<TextRead>[] = [
 /** Texts that were read in the span, by how many. */
 export function TextReport({ data, asked }: { data: ClassData; asked: Asked }) {
   const texts = useTextReport(data.id, asked);
+  const columns = useMemo(
+    () => columnsFor((x, part) => logAddress(data.id, asked, { text: x.textId, part })),
+    [data.id, asked],
+  );
   const to = useMemo(() => (x: TextRead) => `/class/${data.id}/texts/${x.textId}`, [data.id]);
   return (
     <Show query={texts}>

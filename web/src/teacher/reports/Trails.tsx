@@ -51,7 +51,7 @@ export function Trails({ of, first, since }: { of: Of[]; first: string; since: s
             </text>
           </g>
         ))}
-        {time(since) > start && (
+        {time(since) > start && time(since) <= end && (
           <path d={`M${x(time(since))} 4V${height - 16}`} stroke="var(--color-ink)" strokeDasharray="1.5 3" />
         )}
         {of.map((o, i) => (

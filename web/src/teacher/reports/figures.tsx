@@ -1,8 +1,7 @@
 import { fm, percent, strandName } from '../../shared/format';
 import { t } from '../../shared/words';
 import { askedIn, type ReportRow, type Sums } from './reportQueries';
-
-const strands = ['Retrieve', 'Infer', 'WordMeaning', 'Summarise', 'Structure', 'AuthorsCraft', 'Connect'] as const;
+import { strands } from '../../shared/strands';
 
 /** First tries as three heights by their shares: right at once, later, not yet. */
 export function Tries({ s }: { s: Sums }) {

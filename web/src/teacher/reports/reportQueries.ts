@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
+import type { AnswersOf } from './answersOf';
 import { queryOf, type Asked } from './span';
 
 export type Report = Api<'ReportView'>;
@@ -13,6 +14,7 @@ export const askedIn = (s: Sums['strands'][number]) => s.atOnce + s.later + s.no
 
 export type Missed = Api<'MissedQuestion'>;
 export type TextRead = Api<'TextRead'>;
+export type TryLine = Api<'TryLine'>;
 
 const ask = (classId: string, asked: Asked) => ({
   params: { path: { classId }, query: queryOf(asked) },
@@ -59,4 +61,25 @@ export const useLog = (classId: string, asked: Asked, readerId?: string) =>
         }),
       ),
     select: (l) => ({ ...l, rows: l.lines.map((x): LogRow => ({ ...x.row, marks: x.marks })) }),
+  });
+
+/** First tries one by one. */
+export const useAnswers = (classId: string, asked: Asked, { reader, strand, question }: AnswersOf) =>
+  useQuery({
+    queryKey: keys.reports.answers(classId, asked, { reader, strand, question }),
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      ok(
+        api.GET('/classes/{classId}/reports/answers', {
+          params: { path: { classId }, query: { ...queryOf(asked), readerId: reader, strand, questionId: question } },
+        }),
+      ),
+  });
+
+/** What was read and answered day by day. */
+export const useOverTime = (classId: string, asked: Asked) =>
+  useQuery({
+    queryKey: keys.reports.overTime(classId, asked),
+    placeholderData: keepPreviousData,
+    queryFn: () => ok(api.GET('/classes/{classId}/reports/over-time', ask(classId, asked))),
   });

@@ -20,7 +20,8 @@ const isKind = (kind: string | null): kind is SpanKind => kind !== null && kinds
 const day = /^\d{4}-\d{2}-\d{2}$/;
 const texts: Record<string, boolean> = { stories: true, facts: false };
 
-export function askedOf(search: URLSearchParams): Asked {
+/** @param usual The kind of days where the address names none. */
+export function askedOf(search: URLSearchParams, usual: SpanKind = 'Month'): Asked {
   const dayIn = (name: string) => {
     const value = search.get(name) ?? '';
     return day.test(value) ? value : undefined;
@@ -28,7 +29,7 @@ export function askedOf(search: URLSearchParams): Asked {
   const kind = search.get('days');
   const from = dayIn('from');
   return {
-    kind: isKind(kind) && (kind !== 'Any' || from !== undefined) ? kind : 'Month',
+    kind: isKind(kind) && (kind !== 'Any' || from !== undefined) ? kind : usual,
     to: dayIn('to'),
     from: kind === 'Any' ? from : undefined,
     groupId: search.get('group') ?? undefined,

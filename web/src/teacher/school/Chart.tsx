@@ -155,6 +155,7 @@ function LevelRows({
                 <NumberField
                   label={t('Depth of grade {{grade}}', { grade: r.label })}
                   bare
+                  boxClass="min-w-18"
                   step="0.5"
                   value={r.depth}
                   set={(value) => set(i, { depth: value })}

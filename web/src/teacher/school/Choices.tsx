@@ -8,7 +8,7 @@ import { line, present, useFields, type Fields } from '../../shared/forms';
 import { keys } from '../../shared/keys';
 import { named, phrase, t } from '../../shared/words';
 import { Checkbox } from '../../ui/Checkbox';
-import { FieldRow } from '../../ui/Field';
+import { ErrorText, FieldRow } from '../../ui/Field';
 import { FormFault, Submit } from '../../ui/Form';
 import { Card, Cards, PageHead } from '../../ui/Page';
 import { Select } from '../../ui/Select';
@@ -33,6 +33,7 @@ const schema = z.object({
   codesTo: z.number(),
   surnamesOnCards: z.boolean(),
   guardiansAllowed: z.boolean(),
+  aims: z.array(z.object({ grade: z.number(), percent: z.number() })),
   letters: z.array(z.object({ language: z.custom<Api<'Language'>>(), title: z.string(), body: z.string() })),
 });
 export type SchoolForm = z.infer<typeof schema>;
@@ -78,6 +79,7 @@ function SchoolChoices({ school }: { school: View }) {
           />
         </Card>
         <Scores form={form} />
+        <Aims form={form} />
         <SigningIn form={form} />
         <Card wide aria-labelledby="s4">
           <h2 id="s4">{t('Guardians')}</h2>
@@ -112,6 +114,36 @@ function Scores({ form }: { form: Fields<SchoolForm> }) {
         {percent('zoneHigh', t('Independent from (%)'))}
         <NumberField label={t('Reading minutes per day')} min={1} max={240} {...form.field('minutesADay')} />
       </FieldRow>
+    </Card>
+  );
+}
+
+/** The comprehension the school aims at, grade by grade; a grade without a figure has no aim. */
+function Aims({ form }: { form: Fields<SchoolForm> }) {
+  const { value: aims, set, error } = form.field('aims');
+  const put = (grade: number, percent: number | null) =>
+    set([...aims.filter((a) => a.grade !== grade), ...(percent === null ? [] : [{ grade, percent }])]);
+  return (
+    <Card wide aria-labelledby="aims">
+      <h2 id="aims">{t('Comprehension aims')}</h2>
+      <p className="text-soft text-sm">
+        {t('Percent right on the first try, over a term. Teachers can use them as goals. Optional, by grade.')}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {gradeOptions.map((g) => (
+          <NumberField
+            key={g.value}
+            label={t('Grade {{grade}}', { grade: g.label })}
+            min={1}
+            max={100}
+            boxClass="w-18"
+            value={aims.find((a) => a.grade === g.value)?.percent ?? null}
+            set={(percent) => put(g.value, percent)}
+            unset={() => put(g.value, null)}
+          />
+        ))}
+      </div>
+      {error && <ErrorText>{error}</ErrorText>}
     </Card>
   );
 }

@@ -20,6 +20,7 @@ const looks: Record<Api<'LookKind'>, Phrase> = {
   ReaderSeen: phrase('viewed'),
   RosterExported: phrase('exported the roster'),
   RecordExported: phrase('exported the record of'),
+  GradebookExported: phrase('exported a gradebook'),
   CardsPrinted: phrase('printed cards'),
   ListPrinted: phrase('printed sign-ins'),
   LettersPrinted: phrase('printed letters'),

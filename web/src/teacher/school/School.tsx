@@ -1,4 +1,4 @@
-import { Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Navigate, Route, Routes, useNavigate } from 'react-router';
 import type { Session } from '../../shared/session';
 import { part } from '../../shared/part';
@@ -7,13 +7,13 @@ import { NewClassDialog } from '../frame/NewClass';
 import { PersonMenu } from '../frame/PersonMenu';
 import { Button } from '../../ui/Button';
 import { Brand, Frame, Masthead, Neatline, Places, Work } from '../../ui/Frame';
-import { Loading } from '../../ui/Show';
 
 const SchoolReaders = part(() => import('./SchoolReaders'));
 const Classes = part(() => import('./Classes'));
 const Staff = part(() => import('./Staff'));
 const Imports = part(() => import('./Imports'));
 const ImportPage = part(() => import('./ImportPage'));
+const Reports = part(() => import('./Reports'));
 const Windows = part(() => import('./Windows'));
 const SchoolChecks = part(async () => ({ default: (await import('./Windows')).SchoolChecks }));
 const CheckEditor = part(() => import('../checks/CheckEditor'));
@@ -28,6 +28,7 @@ const places = [
   ['classes', 'Classes'],
   ['staff', 'Staff'],
   ['imports', 'Roster files'],
+  ['reports', 'Reports'],
   ['windows', 'Windows'],
   ['years', 'Years'],
   ['chart', 'Level chart'],
@@ -66,25 +67,24 @@ export default function School({ session }: { session: Session }) {
       />
       <Neatline />
       <Work>
-        <Suspense fallback={<Loading />}>
-          <Routes>
-            <Route index element={<SchoolReaders />} />
-            <Route path="classes" element={<Classes />} />
-            <Route path="staff" element={<Staff />} />
-            <Route path="imports" element={<Imports />} />
-            <Route path="imports/:importId" element={<ImportPage />} />
-            <Route path="windows" element={<Windows />} />
-            <Route path="windows/checks" element={<SchoolChecks />} />
-            <Route path="windows/checks/new" element={<CheckEditor />} />
-            <Route path="windows/checks/:checkId" element={<CheckPage />} />
-            <Route path="windows/checks/:checkId/change" element={<CheckEditor />} />
-            <Route path="years" element={<Years />} />
-            <Route path="chart" element={<Chart />} />
-            <Route path="choices" element={<Choices />} />
-            <Route path="log" element={<Log />} />
-            <Route path="*" element={<Navigate to="/school" replace />} />
-          </Routes>
-        </Suspense>
+        <Routes>
+          <Route index element={<SchoolReaders />} />
+          <Route path="classes" element={<Classes />} />
+          <Route path="staff" element={<Staff />} />
+          <Route path="imports" element={<Imports />} />
+          <Route path="imports/:importId" element={<ImportPage />} />
+          <Route path="reports/:view?" element={<Reports />} />
+          <Route path="windows" element={<Windows />} />
+          <Route path="windows/checks" element={<SchoolChecks />} />
+          <Route path="windows/checks/new" element={<CheckEditor />} />
+          <Route path="windows/checks/:checkId" element={<CheckPage />} />
+          <Route path="windows/checks/:checkId/change" element={<CheckEditor />} />
+          <Route path="years" element={<Years />} />
+          <Route path="chart" element={<Chart />} />
+          <Route path="choices" element={<Choices />} />
+          <Route path="log" element={<Log />} />
+          <Route path="*" element={<Navigate to="/school" replace />} />
+        </Routes>
       </Work>
       {making && <NewClassDialog close={() => setMaking(false)} />}
     </Frame>

@@ -32,14 +32,14 @@ export function DepthFilter({ ask, data, values }: { ask: Ask; data: ClassData; 
         <Limit ask={ask} field="depthFrom" name={t('from')} />
         <Limit ask={ask} field="depthTo" name={t('to')} unit="fm" />
       </div>
-      <ul>
+      <ul className="grid grid-cols-[auto_minmax(24px,56px)_auto] gap-x-2">
         {bands.map((b) => {
           const on = ask.of('depthFrom') === String(b) && ask.of('depthTo') === String(b + 9.99);
           return (
-            <li key={b}>
+            <li key={b} className="col-span-3 grid grid-cols-subgrid">
               <button
                 className={cx(
-                  'aria-pressed:bg-tint aria-pressed:outline-overlay flex min-h-6 w-full items-center gap-2',
+                  'aria-pressed:bg-tint aria-pressed:outline-overlay col-span-3 grid min-h-6 grid-cols-subgrid items-center',
                   'rounded-sm px-1 text-sm aria-pressed:outline',
                 )}
                 aria-pressed={on}
@@ -47,13 +47,11 @@ export function DepthFilter({ ask, data, values }: { ask: Ask; data: ClassData; 
                   ask.put(on ? { depthFrom: '', depthTo: '' } : { depthFrom: String(b), depthTo: String(b + 9.99) })
                 }
               >
-                <span className="w-22 text-left whitespace-nowrap">
-                  {t('{{from}} to {{to}} fm', { from: b, to: b + 10 })}
-                </span>
-                <svg width="56" height="8" aria-hidden>
-                  <rect width={(56 * at(b)) / most} height="8" fill="var(--color-depth-4)" />
+                <span className="text-left">{t('{{from}} to {{to}} fm', { from: b, to: b + 10 })}</span>
+                <svg width="100%" height="8" aria-hidden>
+                  <rect width={`${(100 * at(b)) / most}%`} height="8" fill="var(--color-depth-4)" />
                 </svg>
-                <span className="text-soft ml-auto">{at(b)}</span>
+                <span className="text-soft text-right">{at(b)}</span>
               </button>
             </li>
           );

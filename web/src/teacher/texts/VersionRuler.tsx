@@ -17,10 +17,15 @@ const stops = Array.from({ length: top / step + 1 }, (_, i) => i * step);
 
 /** The scale over the plates, in the list's head. */
 export const RulerHead = () => (
-  <svg width={width} height="30" viewBox={`0 0 ${width} 30`} aria-hidden className="block text-sm">
+  <svg width={width} height="30" viewBox={`0 0 ${width} 30`} aria-hidden className="block overflow-visible text-sm">
     {stops.map((v, i) => (
       <g key={v}>
-        <text x={x(v)} y="15" textAnchor="middle" fill="var(--color-ink)">
+        <text
+          x={v === top ? x(v) - 8 : x(v)}
+          y="15"
+          textAnchor={v === top ? 'start' : 'middle'}
+          fill="var(--color-ink)"
+        >
           {v === top ? t('{{n}} fm', { n: v }) : v}
         </text>
         {i < stops.length - 1 && (

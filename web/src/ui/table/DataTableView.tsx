@@ -205,6 +205,12 @@ export function ColumnsMenu<T>({ of }: { of: DataTable<T> }) {
   );
 }
 
+/** Which keys do something in a list. */
+function keysOf(picks: boolean, opens: boolean) {
+  if (picks) return opens ? t('↑ ↓ move, Space selects, Enter opens') : t('↑ ↓ move, Space selects');
+  return opens ? t('↑ ↓ move, Enter opens') : t('↑ ↓ move');
+}
+
 /** How many of how many, how many are picked, and the keys. */
 export function TableFoot<T>({
   of,
@@ -224,7 +230,7 @@ export function TableFoot<T>({
       {picked && <b>{picked}</b>}
       {children}
       <span className="text-soft ml-auto max-lg:hidden">
-        {of.picking ? t('↑ ↓ move, Space selects, Enter opens') : t('↑ ↓ move, Enter opens')}
+        {keysOf(of.picking !== undefined, (of.open ?? of.to) !== undefined)}
       </span>
     </footer>
   );

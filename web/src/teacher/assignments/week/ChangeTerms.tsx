@@ -7,7 +7,7 @@ import { FieldRow } from '../../../ui/Field';
 import { Form, FormFoot } from '../../../ui/Form';
 import { DateField } from '../../../ui/DateField';
 import { Select } from '../../../ui/Select';
-import { TextArea, TextField } from '../../../ui/TextField';
+import { NumberField, TextArea, TextField } from '../../../ui/TextField';
 import { fieldsOf, needOptions, placeOptions, resultOptions, talkWords, termsOf, termsSchema } from '../terms';
 import type { Plan } from './useWeek';
 
@@ -52,6 +52,20 @@ export function ChangeTerms({
         <FieldRow>
           <DateField label={t('Closes after')} {...form.field('closesOn')} />
           <Select label={t('Where')} {...form.field('place')} options={placeOptions()} />
+        </FieldRow>
+        <FieldRow>
+          <DateField
+            label={t('Release marked work on')}
+            hint={t('Optional. Without a day, you release it.')}
+            {...form.field('releasesOn')}
+          />
+          <NumberField
+            label={t('Worth, points')}
+            hint={t('0: not in the gradebook')}
+            min={0}
+            max={1000}
+            {...form.field('worth')}
+          />
         </FieldRow>
         {a.textId && (
           <p>

@@ -1,8 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ok, sentence, type Api } from '../../../shared/api';
+import { sentence, type Api } from '../../../shared/api';
 import { dayOf, fm } from '../../../shared/format';
-import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
 import { Button } from '../../../ui/Button';
 import { Checkbox } from '../../../ui/Checkbox';
@@ -11,6 +9,7 @@ import { ErrorText } from '../../../ui/Field';
 import { Segments } from '../../../ui/Segments';
 import { Empty, Show } from '../../../ui/Show';
 import { spread } from './spread';
+import { useSuggested } from './useSuggested';
 import type { Plan, WeekData } from './useWeek';
 
 type ForGroup = Api<'SuggestedForGroup'>;
@@ -30,10 +29,7 @@ export function SuggestTexts({
   plan: Plan;
   close: () => void;
 }) {
-  const found = useQuery({
-    queryKey: keys.suggestions(classId),
-    queryFn: () => ok(api.GET('/classes/{classId}/week/suggestions', { params: { path: { classId } } })),
-  });
+  const found = useSuggested(classId);
   return (
     <Dialog title={t('Texts for each group')} close={close} wide>
       <Show query={found}>

@@ -112,13 +112,16 @@ function useRows(d: WeekData, classId: string) {
       readers: readers.length,
       range: '',
     },
-    ...d.groups.map((g) => ({
-      name: g.name,
-      row: { kind: 'Group', groupId: g.id } as const,
-      ids: g.readerIds,
-      readers: g.readerIds.length,
-      range: range(g.readerIds),
-    })),
+    // A group of another grouping has a row where it has something.
+    ...d.groups
+      .filter((g) => !g.grouping || d.plates.some((p) => p.row.kind === 'Group' && p.row.groupId === g.id))
+      .map((g) => ({
+        name: g.name,
+        row: { kind: 'Group', groupId: g.id } as const,
+        ids: g.readerIds,
+        readers: g.readerIds.length,
+        range: range(g.readerIds),
+      })),
     { name: t('Single readers'), row: { kind: 'Single' } as const, ids: tray.readers, readers: single.size, range: '' },
   ];
 }

@@ -113,6 +113,8 @@ export function usePlan(classId: string) {
             need: a.need,
             place: a.place,
             results: a.results,
+            releasesOn: a.releasesOn,
+            worth: a.worth,
             mayChange: a.mayChange,
             talk: a.talk,
             homeDirections: a.homeDirections,
@@ -140,8 +142,8 @@ export function usePlan(classId: string) {
       ok(api.POST('/tickets/{ticketId}/version', { params: { path: { ticketId } }, body: { versionId } })),
     remind: (ticketIds: string[]) =>
       ok(api.POST('/classes/{classId}/tickets/remind', { params: { path }, body: { ticketIds } })),
-    tickets: (deed: Api<'TicketDeed'>, ticketIds: string[], comment = '') =>
-      ok(api.POST('/classes/{classId}/tickets', { params: { path }, body: { deed, ticketIds, comment } })),
+    tickets: (deed: Api<'TicketDeed'>, ticketIds: string[], comment = '', onlyMissed = false) =>
+      ok(api.POST('/classes/{classId}/tickets', { params: { path }, body: { deed, ticketIds, comment, onlyMissed } })),
   };
 }
 

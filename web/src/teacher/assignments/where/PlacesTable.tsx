@@ -32,9 +32,10 @@ export function PlacesTable(props: Props) {
   const whole = useDeferredValue(true, false);
   const drawn = whole ? { rows: Infinity, columns: columns.length } : { rows: firstRows, columns: firstColumns };
   let row = 0;
-  const grouped = new Set(d.groups.flatMap((g) => g.readerIds));
+  const guided = d.groups.filter((g) => !g.grouping);
+  const grouped = new Set(guided.flatMap((g) => g.readerIds));
   const bandsOf = [
-    ...d.groups.map((g) => ({ id: g.id as string | null, name: g.name, ids: g.readerIds })),
+    ...guided.map((g) => ({ id: g.id as string | null, name: g.name, ids: g.readerIds })),
     { id: null, name: t('No group'), ids: data.readers.map((r) => r.id).filter((id) => !grouped.has(id)) },
   ].filter((g) => g.ids.length > 0);
   return (

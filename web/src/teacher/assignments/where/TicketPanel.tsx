@@ -181,7 +181,8 @@ function Deeds({
       {shown === 'sendBack' && (
         <SendBack
           title={t('Send back to {{count}} readers', { count: 1 })}
-          send={(comment) => plan.tell(plan.tickets('SendBack', [k.id], comment))}
+          missed={textId !== null}
+          send={(comment, onlyMissed) => plan.tell(plan.tickets('SendBack', [k.id], comment, onlyMissed))}
           close={() => show(null)}
         />
       )}

@@ -94,7 +94,8 @@ export function TicketsFoot({
       {shown === 'sendBack' && (
         <SendBack
           title={t('Send back to {{count}} readers', { count: done.length })}
-          send={(comment) => plan.tell(plan.tickets('SendBack', done, comment))}
+          missed
+          send={(comment, onlyMissed) => plan.tell(plan.tickets('SendBack', done, comment, onlyMissed))}
           close={() => show(null)}
         />
       )}

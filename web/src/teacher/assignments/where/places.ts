@@ -20,9 +20,13 @@ const none: ReadonlySet<string> = new Set();
 
 /** The columns of a stretch of days: what everybody has, then as many as the busiest group has, then single readers'. */
 export function columnsOf(d: PlacesData): PlaceColumn[] {
-  const everybody = d.plates.filter((p) => p.row.kind === 'Everybody');
+  // A reader's row stands with their group of guided reading; what another grouping has is a column of its own.
+  const guided = d.groups.filter((g) => !g.grouping);
+  const everybody = d.plates.filter(
+    ({ row }) => row.kind === 'Everybody' || (row.kind === 'Group' && !guided.some((g) => g.id === row.groupId)),
+  );
   const groups = new Map(
-    d.groups.map((g) => [g.id, ofGroup(d, g.id).map((p) => new Set([p.assignment.id]) as ReadonlySet<string>)]),
+    guided.map((g) => [g.id, ofGroup(d, g.id).map((p) => new Set([p.assignment.id]) as ReadonlySet<string>)]),
   );
   const most = Math.max(0, ...[...groups.values()].map((ids) => ids.length));
   const single = new Set(d.plates.filter((p) => p.row.kind === 'Single').map((p) => p.assignment.id));

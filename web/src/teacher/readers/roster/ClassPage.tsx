@@ -3,6 +3,7 @@ import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { RosterTabs } from '../RosterTabs';
 import { Choosing } from './Choosing';
+import { OutsideChoice } from './OutsideChoice';
 import { PoolChoice } from './PoolChoice';
 import { ClassAdults } from './ClassAdults';
 import { ClassCode } from './ClassCode';
@@ -33,6 +34,12 @@ export default function ClassPage() {
                 <Card aria-labelledby="pool">
                   <h2 id="pool">{t('Tide pool')}</h2>
                   <PoolChoice classId={r.id} pool={r.pool} />
+                </Card>
+              )}
+              {r.mayChange && (
+                <Card aria-labelledby="outside">
+                  <h2 id="outside">{t('Word goals')}</h2>
+                  <OutsideChoice classId={r.id} outside={r.outside} />
                 </Card>
               )}
               <ClassEnd roster={r} />

@@ -14,6 +14,7 @@ import { Button } from '../../../ui/Button';
 import { FormFault, Submit } from '../../../ui/Form';
 import { Notice, PageHead } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
+import { NotYours } from '../NotYours';
 import { TextField } from '../../../ui/TextField';
 import { bodyOf, emptyText, textSchema, type TextForm } from '../textForm';
 import { WordRows } from '../WordRows';
@@ -23,6 +24,7 @@ import { VersionFields } from './VersionFields';
 
 /** A new text, or one that is changed: what it says on the left, how deep that is on the right while it is written. */
 export default function TextEditor() {
+  const { data } = useOutletContext<Place>();
   const { textId } = useParams();
   const text = useQuery({
     queryKey: keys.text.one(textId),
@@ -31,19 +33,23 @@ export default function TextEditor() {
   if (!textId) return <Editor start={emptyText} revision={0} />;
   return (
     <Show query={text}>
-      {(x) => (
-        <Editor
-          key={x.revision}
-          textId={x.id}
-          revision={x.revision}
-          start={{
-            ...x,
-            note: '',
-            versions: x.versions.map((v) => ({ id: v.id, label: v.label, body: bodyOf(v.pages) })),
-            words: x.words,
-          }}
-        />
-      )}
+      {(x) =>
+        x.mayChange ? (
+          <Editor
+            key={x.revision}
+            textId={x.id}
+            revision={x.revision}
+            start={{
+              ...x,
+              note: '',
+              versions: x.versions.map((v) => ({ id: v.id, label: v.label, body: bodyOf(v.pages) })),
+              words: x.words,
+            }}
+          />
+        ) : (
+          <NotYours to={`/class/${data.id}/texts/${x.id}`} title={t('This text cannot be edited')} />
+        )
+      }
     </Show>
   );
 }

@@ -2,9 +2,11 @@ import { cx } from 'class-variance-authority';
 import { Plus, X } from '@phosphor-icons/react';
 import { strandName } from '../../../shared/format';
 import { oneOf } from '../../../shared/kinds';
+import { strands } from '../../../shared/strands';
 import { t } from '../../../shared/words';
 import { kindName, kindOf, kinds, type ChoicesForm } from './kinds';
-import { asKind, strands, type FormQuestion } from './quizForm';
+import { asKind, blankRubric, type FormQuestion } from './quizForm';
+import { RubricForm } from './RubricForm';
 import { Button } from '../../../ui/Button';
 import { Checkbox, RadioMark, RadioRows, RowTick } from '../../../ui/Checkbox';
 import { Select } from '../../../ui/Select';
@@ -71,7 +73,7 @@ export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
       </div>
       {form && q.choices.length > 0 && <Choices q={q} change={change} form={form} />}
       {hint && <p className="text-soft text-sm">{hint()}</p>}
-      {written && <RubricForm q={q} change={change} />}
+      {written && <RubricForm rubric={q.rubric ?? blankRubric()} change={(rubric) => change({ ...q, rubric })} />}
     </>
   );
 }
@@ -180,38 +182,6 @@ function Choices({ q, change, form }: Props & { form: ChoicesForm }) {
       ) : (
         rows
       )}
-    </fieldset>
-  );
-}
-
-function RubricForm({ q, change }: Props) {
-  const rubric = q.rubric ?? { marks: ['', '', '', ''], samples: ['', ''] };
-  const put = (list: 'marks' | 'samples', i: number, text: string) =>
-    change({ ...q, rubric: { ...rubric, [list]: rubric[list].map((m, k) => (k === i ? text : m)) } });
-  return (
-    <fieldset
-      className={cx(
-        'border-line grid gap-1.5 rounded-md border px-2.5 pt-1.5 pb-2.5 [&>legend]:px-1',
-        '[&>legend]:text-sm [&>legend]:font-semibold',
-      )}
-    >
-      <legend>{t('Rubric: what earns each mark; 2 or 3 count as right')}</legend>
-      {rubric.marks.map((m, i) => (
-        <div key={i} className="grid grid-cols-[24px_1fr] items-center">
-          <b>{i}</b>
-          <TextField label={t('What earns {{n}}', { n: i })} bare value={m} set={(value) => put('marks', i, value)} />
-        </div>
-      ))}
-      {rubric.samples.map((s, i) => (
-        <TextArea
-          key={i}
-          label={t('Sample answer {{n}}', { n: i + 1 })}
-          inline
-          rows={2}
-          value={s}
-          set={(value) => put('samples', i, value)}
-        />
-      ))}
     </fieldset>
   );
 }

@@ -32,15 +32,19 @@ export function QuestionKey({
   return (
     <>
       {Key && <Key q={q} tries={tries} reasons={reasons} />}
-      {q.rubric && reasons && (
-        <ol className="list-decimal pl-6 text-sm" start={0}>
-          {q.rubric.marks.map((m, i) => (
-            <li key={i} value={i}>
-              {m}
-            </li>
-          ))}
-        </ol>
-      )}
+      {reasons &&
+        q.rubric?.criteria.map((row, at) => (
+          <div key={at} className="text-sm">
+            {row.name && <p className="font-semibold">{row.name}</p>}
+            <ol className="list-decimal pl-6" start={0}>
+              {row.marks.map((m, i) => (
+                <li key={i} value={i}>
+                  {m}
+                </li>
+              ))}
+            </ol>
+          </div>
+        ))}
       {proof && (
         <p className="pl-3.5 font-serif text-sm italic">
           {t('Proof:')} “{proof}”

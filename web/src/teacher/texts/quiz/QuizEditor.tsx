@@ -19,6 +19,7 @@ import { Button } from '../../../ui/Button';
 import { ErrorText } from '../../../ui/Field';
 import { PageHead } from '../../../ui/Page';
 import { Empty, Show } from '../../../ui/Show';
+import { NotYours } from '../NotYours';
 
 /** Writing a text's questions: the list, one question, and the text that proves it, beside one another. */
 export default function QuizEditor() {
@@ -36,12 +37,7 @@ export default function QuizEditor() {
         x.mayChange ? (
           <Editor key={x.revision} quiz={x} classId={data.id} />
         ) : (
-          <Empty title={t('This quiz cannot be edited')}>
-            <p>{t('Duplicate the text to edit it and its quiz.')}</p>
-            <Button asChild look="main">
-              <Link to={`/class/${data.id}/texts/${textId}`}>{t('To the text')}</Link>
-            </Button>
-          </Empty>
+          <NotYours to={`/class/${data.id}/texts/${textId}`} title={t('This quiz cannot be edited')} />
         )
       }
     </Show>
@@ -153,7 +149,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
 function useQuiz(quiz: QuizData, classId: string) {
   const go = useNavigate();
   const changed = useChanged();
-  const kept = useKept(`dc-quiz-${quiz.textId}-${quiz.revision}`, () => formOf(quiz));
+  const kept = useKept(`dc-quiz-rows-${quiz.textId}-${quiz.revision}`, () => formOf(quiz));
   const { value: questions, set: setQuestions } = kept;
   const [at, setAt] = useState(0);
   const [error, setError] = useState('');

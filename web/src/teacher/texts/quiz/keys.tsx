@@ -38,23 +38,35 @@ export function ChosenKey({ q, tries, reasons }: KeyProps) {
   );
 }
 
+/** In their right order, as a correction has it where there is one. */
 export function OrderedKey({ q }: KeyProps) {
+  const order = q.key ?? q.choices.map((_, n) => n);
   return (
     <ol className="list-decimal pl-5.5">
-      {q.choices.map((c, n) => (
-        <li key={n}>{c.text}</li>
+      {order.map((n) => (
+        <li key={n}>{q.choices[n]?.text}</li>
       ))}
     </ol>
   );
 }
 
+/** What belongs together, as a correction has it where there is one, and what is left over. */
 export function PairedKey({ q }: KeyProps) {
+  const lefts = q.choices.flatMap((c, n) => (c.text ? [n] : []));
+  const halves = q.key ?? lefts;
+  const over = q.choices.filter((c, n) => c.match && !halves.includes(n));
   return (
     <ul>
-      {q.choices.map((c, n) => (
+      {lefts.map((n, at) => (
         <li key={n}>
-          <b aria-hidden>{c.text ? '✓' : '·'}</b>
-          <span>{c.text ? `${c.text} – ${c.match}` : t('{{right}} (left over)', { right: c.match ?? '' })}</span>
+          <b aria-hidden>✓</b>
+          <span>{`${q.choices[n]?.text} – ${q.choices[halves[at] ?? n]?.match}`}</span>
+        </li>
+      ))}
+      {over.map((c) => (
+        <li key={c.match}>
+          <b aria-hidden>·</b>
+          <span>{t('{{right}} (left over)', { right: c.match ?? '' })}</span>
         </li>
       ))}
     </ul>

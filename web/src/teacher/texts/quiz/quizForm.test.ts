@@ -31,7 +31,7 @@ describe('a quiz as it is written', () => {
       ],
     };
     expect(asKind(two, 'Single').choices.map((c) => c.right)).toEqual([true, false]);
-    expect(asKind(two, 'Short').rubric?.marks).toHaveLength(4);
+    expect(asKind(two, 'Short').rubric?.criteria[0]?.marks).toHaveLength(4);
     expect(asKind(two, 'Match').choices.map((c) => c.match)).toEqual(['', '']);
   });
   it('has no choice marked right before its writer says which', () => {

@@ -9,17 +9,9 @@ export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & {
   proofs: Record<string, string>;
 };
 
-export const strands = [
-  'Retrieve',
-  'Infer',
-  'WordMeaning',
-  'Summarise',
-  'Structure',
-  'AuthorsCraft',
-  'Connect',
-] as const;
-
-const rubric = () => ({ marks: ['', '', '', ''], samples: ['', ''] });
+/** A row of a rubric before anything is written in it: two points, or as many as the usual one has. */
+export const blankRow = (most = 1) => ({ name: '', marks: Array.from({ length: most + 1 }, () => '') });
+export const blankRubric = () => ({ criteria: [blankRow(3)], samples: ['', ''] });
 
 /** What a shared proof or place says, for each version by name, so that one can be changed alone. */
 const each = <T>(by: Record<string, T>, labels: string[]) =>
@@ -33,7 +25,14 @@ const each = <T>(by: Record<string, T>, labels: string[]) =>
 export const formOf = (quiz: QuizData): FormQuestion[] => {
   const labels = quiz.versions.map((v) => v.label);
   return quiz.questions.map((q) => ({
-    ...q,
+    id: q.id,
+    kind: q.kind,
+    strand: q.strand,
+    stem: q.stem,
+    evidence: q.evidence,
+    offset: q.offset,
+    choices: q.choices,
+    rubric: q.rubric,
     proofs: each(q.proofs, labels),
     after: q.after ? each(q.after, labels) : null,
   }));
@@ -48,7 +47,7 @@ export const blank = (kind: FormQuestion['kind'], strand: FormQuestion['strand']
   offset: 0,
   after: null,
   proofs: {},
-  rubric: kindOf({ kind }).written ? rubric() : null,
+  rubric: kindOf({ kind }).written ? blankRubric() : null,
   choices: kindOf({ kind }).choices?.blank() ?? [],
 });
 

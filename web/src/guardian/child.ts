@@ -1,0 +1,3 @@
+import type { Api } from '../shared/api';
+
+export type Child = Api<'ChildView'>;
