@@ -189,7 +189,8 @@ test('an answer is sent back with a comment that is kept, and lies behind the ne
   await expect(page.getByText('Did you read it?')).toBeVisible();
   await expect(page.getByText('“Nothing.”')).toBeVisible();
   await expect(page.getByText(/You sent it back: “Ask about the letter.”/)).toBeVisible();
-  // K and a figure put a kept comment in.
+  // K and a figure put a kept comment in, once it is known which are kept.
+  await expect(page.getByRole('list', { name: 'Kept comments' }).getByText('Ask about the letter.')).toBeVisible();
   await page.keyboard.press('k');
   await page.keyboard.press('1');
   await expect(page.getByLabel(/^Comment to/)).toHaveValue('Ask about the letter.');

@@ -139,6 +139,7 @@ test('a class over a month, a term and any days: by reader, beside others, by qu
   await expect(level.getByRole('list', { name: 'What moved the level' }).getByRole('listitem')).not.toHaveCount(0);
   await axe(page, 'what moved a level');
   await days.getByRole('radio', { name: 'Term' }).click();
+  await expect(page).toHaveURL(/days=Term/);
 
   // The question most missed is one press away, and so is who missed it.
   await page.getByRole('link', { name: 'Questions' }).click();
@@ -169,6 +170,13 @@ test('a class over a month, a term and any days: by reader, beside others, by qu
   await expect(page.getByText('Nothing read in these days')).toBeVisible();
   await page.getByRole('button', { name: 'Earlier' }).click();
   await expect(page).toHaveURL(/from=2020-09-28/);
+  // Days that were chosen can be chosen anew.
+  await days.getByRole('radio', { name: 'Any…' }).click();
+  await expect(dialog.getByRole('textbox', { name: 'First day' })).toHaveValue(/28 Sept? 2020/);
+  await dialog.getByRole('textbox', { name: 'First day' }).fill('2 Oct 2020');
+  await dialog.getByRole('textbox', { name: 'Last day' }).fill('2 Oct 2020');
+  await dialog.getByRole('button', { name: 'Show report' }).click();
+  await expect(page).toHaveURL(/from=2020-10-02/);
 });
 
 test('a lead sees grades, classes and the library over a term, and what is told of each', async ({ page }) => {

@@ -10,5 +10,4 @@ export const schoolWeekdays: readonly Weekday[] = ['Monday', 'Tuesday', 'Wednesd
 export const weekdayName = (day: Weekday) => weekdays()[schoolWeekdays.indexOf(day)] ?? day;
 
 /** The weekday of a school day. */
-export const weekdayOf = (day: string): Weekday =>
-  schoolWeekdays[new Date(`${day}T12:00`).getDay() - 1] ?? 'Monday';
+export const weekdayOf = (day: string): Weekday => schoolWeekdays[new Date(`${day}T12:00`).getDay() - 1] ?? 'Monday';

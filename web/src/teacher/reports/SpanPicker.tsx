@@ -45,6 +45,8 @@ export function SpanPicker({
       <Segments
         label={t('Days of the report')}
         value={asked.kind}
+        // Days that were chosen are chosen anew by the same press.
+        unset={asked.kind === 'Any' ? () => choose(true) : undefined}
         set={(kind) => (kind === 'Any' ? choose(true) : set({ ...asked, kind, to: undefined, from: undefined }))}
         options={kinds.map((value) => ({ value, label: t(names[value]) }))}
       />
