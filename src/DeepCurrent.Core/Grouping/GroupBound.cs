@@ -19,6 +19,7 @@ internal sealed class GroupBound
     private readonly int[] several;
     private readonly int[][] orders;
     private readonly double[][] bases;
+    private readonly LeastMatching middles;
     private double[] prices;
     private double? rival;
 
@@ -35,6 +36,7 @@ internal sealed class GroupBound
         (least, most) = (a.Rules.Smallest, Math.Min(a.Rules.Largest, a.Readers.Count));
         prices = [.. a.Blocks.Select((_, b) => Nearest(b))];
         values = new double[a.Readers.Count, Kinds];
+        middles = new(Kinds, a.Readers.Count);
         several = [.. Enumerable.Range(0, a.Blocks.Length).Where(b => a.Blocks[b].Length > 1)];
         var single = Enumerable.Range(0, a.Blocks.Length).Where(b => a.Blocks[b].Length == 1).ToArray();
         orders = [.. a.Readers.Select(_ => (int[])single.Clone())];
@@ -102,11 +104,16 @@ internal sealed class GroupBound
         return sum;
     }
 
-    /// <summary>The middles that the relaxed task opens.</summary>
+    /// <summary>The middles that the relaxed task opens at the prices of now: each reader is the middle of one group at
+    /// most.</summary>
     private IEnumerable<(int J, int G)> Open() =>
         a.Rules.Numbered
-            ? Enumerable.Range(0, Kinds).Select(g => (Enumerable.Range(0, a.Readers.Count).MinBy(j => values[j, g]), g))
+            ? middles.Find(values)
             : Enumerable.Range(0, a.Readers.Count).OrderBy(j => values[j, 0]).Take(a.Groups).Select(j => (j, 0));
+
+    /// <summary>A middle for each group, as the relaxed task opens them.</summary>
+    public IReadOnlyList<(int Reader, int Group)> Middles() =>
+        a.Rules.Numbered ? [.. Open()] : [.. Open().Select((x, g) => (x.J, g))];
 
     /// <summary>What a block pays for being in a group.</summary>
     public double Price(int block) => prices[block];
@@ -212,17 +219,17 @@ internal sealed class GroupBound
 
     /// <summary>How much a group with a reader in the middle may cost at these prices, if a grouping with it is to cost
     /// less than one that is known.</summary>
-    public double Allowed(int j, int g, double known) => known - Bound + Math.Min(values[j, g], Rival(g));
+    public double Allowed(int j, int g, double known) =>
+        known - Bound + (a.Rules.Numbered ? middles.Part(g, j) : Math.Min(values[j, g], Rival));
 
     /// <summary>What the cheapest group costs at these prices that has a reader in the middle.</summary>
     public double Cheapest(int j, int g) => values[j, g];
 
-    /// <summary>What the dearest middle costs that the relaxed task opens for a kind.</summary>
-    private double Rival(int g)
-    {
-        if (a.Rules.Numbered)
-            return Enumerable.Range(0, a.Readers.Count).Min(j => values[j, g]);
+    /// <summary>By how much a middle is cheaper than it would have to be: as a reader is the middle of one group at most,
+    /// that is saved once. Never above 0.</summary>
+    public double Spared(int j) => a.Rules.Numbered ? middles.PartOf(j) : Math.Min(0, values[j, 0] - Rival);
+
+    /// <summary>What the dearest middle costs that the relaxed task opens.</summary>
+    private double Rival =>
         rival ??= Enumerable.Range(0, a.Readers.Count).Select(j => values[j, 0]).Order().ElementAt(a.Groups - 1);
-        return rival.Value;
-    }
 }

@@ -2,9 +2,10 @@ namespace DeepCurrent.Core.Grouping;
 
 /// <summary>A group as it could be.</summary>
 /// <param name="Kind">Its number, or 0 where groups have none.</param>
+/// <param name="Middle">The reader in the middle.</param>
 /// <param name="Blocks">Who is in it.</param>
 /// <param name="Cost">Distances to its middle, and what moving its readers there costs.</param>
-internal sealed record GroupChoice(int Kind, int[] Blocks, double Cost);
+internal sealed record GroupChoice(int Kind, int Middle, int[] Blocks, double Cost);
 
 /// <summary>All groups that can be part of a grouping that costs less than one that is known.</summary>
 /// <remarks>Enumeration of columns within the gap of a bound: Baldacci, R., Christofides, N. and Mingozzi, A. (2008), An
@@ -135,7 +136,7 @@ internal sealed class GroupChoices
         if (bound.Kinds > 1 || a.Rules.Numbered)
             for (var i = 0; i < count; i++)
                 cost += a.Moving[chosen[i], of.G];
-        found.Add(new(of.G, chosen[..count], cost));
+        found.Add(new(of.G, of.J, chosen[..count], cost));
         return found.Count <= limit && size > 0;
     }
 }

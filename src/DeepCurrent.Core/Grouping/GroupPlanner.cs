@@ -6,11 +6,15 @@ namespace DeepCurrent.Core.Grouping;
 /// <summary>Forms groups whose readers need the same teaching.</summary>
 public static class GroupPlanner
 {
-    private const int Rounds = 150,
+    private const int Seed = 7,
+        Rounds = 150,
+        LargeRounds = 1500,
         Steps = 2000,
         Large = 64;
-    private const double SearchShare = 0.6,
-        BoundShare = 0.2;
+    private const double FirstShare = 0.15,
+        BoundShare = 0.2,
+        AroundShare = 0.1,
+        SearchShare = 0.8;
 
     /// <summary>The grouping with the least cost, or why there is none.</summary>
     /// <param name="readers">Each key once; all that the rules name are among them.</param>
@@ -18,7 +22,8 @@ public static class GroupPlanner
     /// <returns>The same for the same readers and rules, as long as time allows.</returns>
     /// <exception cref="ArgumentException">A key stands twice, a rule names nobody here, or a figure is below 1.</exception>
     /// <remarks>Capacitated k-median (ReVelle, C. S. and Swain, R. W. 1970, Central facilities location): a local search
-    /// finds a good grouping, a Lagrangian bound rules most groups out, and the rest is looked through.</remarks>
+    /// finds a good grouping, a Lagrangian bound rules most groups out, and the rest is looked through. The
+    /// bound also says where to search once more: around the middles that it opens.</remarks>
     public static GroupAnswer Propose(IReadOnlyList<GroupCandidate> readers, GroupRules rules, double seconds = 8)
     {
         Check(readers, rules);
@@ -28,11 +33,16 @@ public static class GroupPlanner
             return new(null, GroupConflicts.Smallest(readers, rules));
         var a = new Arrangement(readers, rules);
         var begin = a.Blocks.Select(b => start[b[0]]).ToArray();
-        // A large school is searched as long as there is time: its best is not proven.
-        var rounds = readers.Count > Large ? int.MaxValue : Rounds;
-        var (best, cost) = new GroupSearch(a, 7).From(begin, rounds, () => Gone() > seconds * SearchShare);
+        var large = readers.Count > Large;
+        var (best, cost) = new GroupSearch(a, Seed).From(begin, Rounds, () => Gone() > seconds * FirstShare);
         var bound = new GroupBound(a);
-        bound.Raise(cost, Steps, () => Gone() > seconds * (SearchShare + BoundShare));
+        bound.Raise(cost, Steps, () => Gone() > seconds * (FirstShare + BoundShare));
+        if (GroupAround.Of(a, bound.Middles(), seconds * AroundShare) is { } around)
+        {
+            var enough = seconds * SearchShare;
+            var found = new GroupSearch(a, Seed).From(around, large ? LargeRounds : Rounds, () => Gone() > enough);
+            (best, cost) = found.Cost < cost ? found : (best, cost);
+        }
         var (better, least, proven) = GroupProof.Better(a, bound, cost, () => Gone() > seconds);
         if (better is not null)
             (best, cost) = (better, a.Cost(better));

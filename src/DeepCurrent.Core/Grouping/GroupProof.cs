@@ -23,7 +23,8 @@ internal sealed class GroupProof
     private readonly UInt128 all;
     private readonly int[] path;
     private int[]? best;
-    private double left;
+    private double least;
+    private readonly double fixedPart;
     private int steps;
     private bool stopped;
 
@@ -38,8 +39,12 @@ internal sealed class GroupProof
         (this.a, this.choices, this.until) = (a, choices, until);
         all = (UInt128.One << a.Blocks.Length) - 1;
         masks = [.. choices.Select(c => c.Blocks.Aggregate(UInt128.Zero, (m, b) => m | (UInt128.One << b)))];
-        prices = [.. choices.Select(c => c.Cost - c.Blocks.Sum(bound.Price))];
-        left = known - Enumerable.Range(0, a.Blocks.Length).Sum(bound.Price);
+        // What a middle spares is taken off once, and for all of them beforehand: none is the middle of two groups.
+        prices = [.. choices.Select(c => Price(c, bound))];
+        fixedPart =
+            Enumerable.Range(0, a.Blocks.Length).Sum(bound.Price)
+            + Enumerable.Range(0, a.Readers.Count).Sum(bound.Spared);
+        least = known;
         path = new int[a.Groups];
     }
 
@@ -56,11 +61,14 @@ internal sealed class GroupProof
             return (null, known, true);
         if (a.Blocks.Length > MostBlocks || GroupChoices.All(a, bound, known, MostChoices) is not { } found)
             return (null, bound.Bound, false);
-        var ordered = found.OrderBy(c => c.Cost - c.Blocks.Sum(bound.Price)).ToList();
+        var ordered = found.OrderBy(c => Price(c, bound)).ToList();
         var proof = new GroupProof(a, ordered, bound, known, until);
         proof.Cover(0, UInt128.Zero, 0, [.. Enumerable.Range(0, ordered.Count)]);
         return (proof.best, bound.Bound, !proof.stopped);
     }
+
+    private static double Price(GroupChoice c, GroupBound bound) =>
+        c.Cost - c.Blocks.Sum(bound.Price) - bound.Spared(c.Middle);
 
     /// <summary>Covers what is not covered yet in all ways that cost little enough.</summary>
     /// <param name="open">Groups that are still possible, cheapest first.</param>
@@ -68,8 +76,9 @@ internal sealed class GroupProof
     {
         if (depth == a.Groups)
         {
-            if (covered == all && sum < left - Eps)
-                (left, best) = (sum, Read());
+            var cost = path.Sum(i => choices[i].Cost);
+            if (covered == all && cost < least - Eps)
+                (least, best) = (cost, Read());
             return;
         }
         if (stopped || (++steps % Look == 0 && (stopped = until())))
@@ -77,7 +86,7 @@ internal sealed class GroupProof
         Span<double> shares = stackalloc double[a.Blocks.Length];
         Span<double> cheapest = stackalloc double[a.Groups];
         var (of, kind, rest) = Fewest(depth, covered, open, shares, cheapest);
-        var slack = left - Eps - sum - rest;
+        var slack = least - Eps - fixedPart - sum - rest;
         if (slack <= 0)
             return;
         var kept = ArrayPool<int>.Shared.Rent(open.Length);

@@ -7,15 +7,20 @@ namespace DeepCurrent.Core.Grouping;
 internal sealed class GroupSearch
 {
     private const double Better = 1e-9;
+    private const int Neighbours = 8;
     private readonly Arrangement a;
     private readonly Random random;
     private readonly int[] groupOf;
     private readonly int[,] members;
     private readonly int[] sizes;
     private readonly double[] costs;
+    private readonly int[] middles;
+    private readonly bool[] fresh;
     private readonly int[] one,
         other;
     private readonly (int One, int Other)[] apart;
+    private readonly LeastMatching numbers;
+    private readonly double[,] numbering;
 
     public GroupSearch(Arrangement a, int seed)
     {
@@ -23,6 +28,8 @@ internal sealed class GroupSearch
         var n = a.Readers.Count;
         (groupOf, members, sizes) = (new int[a.Blocks.Length], new int[a.Groups, n], new int[a.Groups]);
         (costs, one, other) = (new double[a.Groups], new int[n], new int[n]);
+        (middles, fresh) = (new int[a.Groups], new bool[a.Groups]);
+        (numbers, numbering) = (new(a.Groups, a.Groups), new double[a.Groups, a.Groups]);
         apart =
         [
             .. from x in Enumerable.Range(0, a.Blocks.Length)
@@ -70,7 +77,9 @@ internal sealed class GroupSearch
                     members[group, sizes[group]++] = i;
         for (var i = 0; i < sizes[group]; i++)
             one[i] = members[group, i];
-        costs[group] = a.Least(one, sizes[group]);
+        middles[group] = a.Middle(one, sizes[group]);
+        costs[group] = a.Sum(one, sizes[group], middles[group]);
+        fresh[group] = true;
     }
 
     private double Total()
@@ -81,20 +90,64 @@ internal sealed class GroupSearch
         return sum;
     }
 
+    /// <summary>Changes groups that were changed, with groups near them, until nothing helps.</summary>
     private void Improve(Func<bool> until)
     {
-        for (var again = true; again && !until(); )
+        for (var g = Array.IndexOf(fresh, true); g >= 0 && !until(); g = Array.IndexOf(fresh, true))
         {
-            again = false;
-            for (var b = 0; b < groupOf.Length; b++)
-            {
-                for (var g = 0; g < a.Groups; g++)
-                    again |= g != groupOf[b] && Try(b, g, -1, Better);
-                for (var o = 0; o < b; o++)
-                    again |= groupOf[o] != groupOf[b] && Try(b, groupOf[o], o, Better);
-            }
+            fresh[g] = false;
+            foreach (var h in Near(g))
+                Between(g, h);
+            if (a.Rules.Numbered && !fresh.Contains(true))
+                Number();
         }
     }
+
+    /// <summary>Gives the groups the numbers under which the fewest readers move.</summary>
+    private void Number()
+    {
+        for (var g = 0; g < a.Groups; g++)
+        for (var n = 0; n < a.Groups; n++)
+            numbering[n, g] = 0;
+        for (var b = 0; b < groupOf.Length; b++)
+        for (var n = 0; n < a.Groups; n++)
+            numbering[n, groupOf[b]] += a.May[b, n] ? a.Moving[b, n] : double.PositiveInfinity;
+        var now = Enumerable.Range(0, a.Groups).Sum(g => numbering[g, g]);
+        var next = numbers.Find(numbering);
+        if (next.Sum(x => numbering[x.Column, x.Row]) > now - Better)
+            return;
+        var of = next.ToDictionary(x => x.Row, x => x.Column);
+        Stand([.. groupOf.Select(g => of[g])]);
+    }
+
+    /// <summary>The groups whose middles are nearest to that of one.</summary>
+    private int[] Near(int group) =>
+        [
+            .. Enumerable
+                .Range(0, a.Groups)
+                .Where(h => h != group)
+                .OrderBy(h => a.Distance[middles[group], middles[h]])
+                .Take(Neighbours),
+        ];
+
+    private void Between(int g, int h)
+    {
+        int[] here = BlocksIn(g),
+            there = BlocksIn(h);
+        foreach (var b in here)
+            if (groupOf[b] == g)
+                Try(b, h, -1, Better);
+        foreach (var o in there)
+            if (groupOf[o] == h)
+                Try(o, g, -1, Better);
+        foreach (var b in here)
+        foreach (var o in there)
+            if (groupOf[b] == g && groupOf[o] == h)
+                Try(b, h, o, Better);
+    }
+
+    private int[] BlocksIn(int group) =>
+        [.. Enumerable.Range(0, sizes[group]).Select(i => a.BlockOf[members[group, i]]).Distinct()];
 
     private bool Fits(int block, int group, int leaves)
     {
@@ -155,12 +208,18 @@ internal sealed class GroupSearch
         return n;
     }
 
+    /// <summary>Swaps blocks of groups that are near each other, whether that helps or not.</summary>
     private void Shake()
     {
         for (var tries = 0; tries < 20; tries++)
         {
-            var (x, y) = (random.Next(groupOf.Length), random.Next(groupOf.Length));
-            if (groupOf[x] != groupOf[y] && Try(x, groupOf[y], y, double.NegativeInfinity))
+            var x = random.Next(groupOf.Length);
+            var near = Near(groupOf[x]);
+            if (near.Length == 0)
+                return;
+            var others = BlocksIn(near[random.Next(near.Length)]);
+            var y = others[random.Next(others.Length)];
+            if (Try(x, groupOf[y], y, double.NegativeInfinity))
                 return;
         }
     }
