@@ -146,4 +146,36 @@ public sealed class GroupingTests(Harness harness)
         );
         (await ana.Get($"/api/meetings/{meeting}"))["readers"]!.AsArray().Count.ShouldBe(3);
     }
+
+    [Fact]
+    public async Task Whoever_teaches_one_of_its_classes_alone_neither_saves_nor_ends_a_grouping_nor_undoes_either()
+    {
+        var ana = await harness.Teacher("ana");
+        var (one, two) = (await harness.Room(ana, 3), await harness.Room(ana, 3));
+        var ben = await harness.Teacher("ben");
+        var benId = (string)(await ben.Get("/api/session"))["id"]!;
+        (
+            await ana.Put($"/api/classes/{one.Id}/adults", new { adultId = benId, role = "CoTeacher" })
+        ).EnsureSuccessStatusCode();
+        var club = Guid.NewGuid().ToString();
+        await Made(ana, one.Id, club, "Book club", two.Id);
+        string[] mixed = [.. Ids(one, 0, 1), .. Ids(two, 0)];
+        var saved = await Saved(ana, one.Id, club, ("Storms", mixed));
+        var again = new { groups = new[] { new { name = "Calms", readerIds = Ids(one, 0, 1) } } };
+        (await ben.Put($"/api/classes/{one.Id}/groups?grouping={club}", again)).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        (await ben.Post($"/api/changes/{(string)saved["changeId"]!}/undo")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        (await ben.Post($"/api/classes/{one.Id}/groupings/{club}/end", new { })).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        var ended = await ana.Posted($"/api/classes/{one.Id}/groupings/{club}/end", new { });
+        (await ben.Post($"/api/changes/{(string)ended["changeId"]!}/undo")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        (await ana.Post($"/api/changes/{(string)ended["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await Groups(ana, two.Id, "otherGroups")).ShouldBe([("Storms", 1, club)]);
+    }
 }

@@ -33,6 +33,8 @@ public sealed record Followed(
     IReadOnlyList<TicketMoved> TakenBack
 )
 {
+    public static Followed None { get; } = new([], [], []);
+
     public bool Any => Given.Count + Restored.Count + TakenBack.Count > 0;
 }
 
@@ -60,7 +62,7 @@ public sealed record Regrouping(
     /// <summary>The grouping ended with it.</summary>
     public bool Ended { get; init; }
 
-    /// <summary>What went with it in the other classes of the grouping.</summary>
+    /// <summary>The other classes of the grouping, with what went with it there.</summary>
     public IReadOnlyList<FollowedIn>? Elsewhere { get; init; }
 }
 

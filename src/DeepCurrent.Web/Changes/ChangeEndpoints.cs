@@ -39,7 +39,7 @@ public static class ChangeEndpoints
             throw Refused.NotFound();
         var change = await changes.Find(changeId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var undo = kinds.FirstOrDefault(k => k.Kind == change.Kind);
-        await Allow(change, undo?.Deed ?? Deed.ChangeRoster, desk);
+        await Allow(change, undo, desk);
         if (change.UndoneAt is not null)
             throw Undone();
         if (change.At < desk.Now - Tidying.Kept)
@@ -63,11 +63,14 @@ public static class ChangeEndpoints
 
     /// <summary>What one may do, one may take back; what belongs to the school, whoever did it and whoever leads
     /// it.</summary>
-    private static async Task Allow(ChangeDetail change, Deed deed, Desk desk)
+    private static async Task Allow(ChangeDetail change, IUndo? undo, Desk desk)
     {
+        var deed = undo?.Deed ?? Deed.ChangeRoster;
         if (change.ClassId is { } classId)
             await desk.Class(classId, deed);
         else if (change.AdultId != desk.Who.Adult)
             await desk.Lead();
+        foreach (var other in undo?.Elsewhere(change) ?? [])
+            await desk.Class(other, deed);
     }
 }

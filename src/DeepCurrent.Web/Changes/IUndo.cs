@@ -30,6 +30,9 @@ public interface IUndo
     /// <summary>What one must be allowed to do in the class to take it back.</summary>
     Deed Deed { get; }
 
+    /// <summary>Other classes that it changed, in which one must be allowed to do that, too.</summary>
+    IReadOnlyList<ClassId> Elsewhere(ChangeDetail change) => [];
+
     /// <returns>What is so now, in a sentence.</returns>
     /// <exception cref="Refused">Somebody has built on it, with who and what where that is known.</exception>
     Task<Message> Undo(UndoAt at);
@@ -42,7 +45,12 @@ public abstract class Undoes<TDetail>(ChangeKind kind, Deed deed) : IUndo
 
     public Deed Deed => deed;
 
+    public IReadOnlyList<ClassId> Elsewhere(ChangeDetail change) =>
+        Elsewhere(Database.FromJson<TDetail>(change.Detail));
+
     public Task<Message> Undo(UndoAt at) => Undo(at, Database.FromJson<TDetail>(at.Change.Detail));
+
+    protected virtual IReadOnlyList<ClassId> Elsewhere(TDetail did) => [];
 
     protected abstract Task<Message> Undo(UndoAt at, TDetail did);
 }

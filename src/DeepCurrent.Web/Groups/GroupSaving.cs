@@ -25,9 +25,7 @@ public sealed class GroupSaving(
     public async Task<SavedGroups> Save(ClassId classId, GroupingId? groupingId, SaveGroupsRequest request)
     {
         await desk.Class(classId, Deed.FormGroups);
-        var grouping = groupingId is { } id ? await groupings.Find(classId, id) ?? throw Refused.NotFound() : null;
-        foreach (var other in grouping?.Others ?? [])
-            await desk.Class(other, Deed.FormGroups);
+        var grouping = groupingId is { } id ? await Found(classId, id) : null;
         List<ClassId> classes = [.. grouping?.Classes ?? [classId]];
         var others = (await groups.Every(classId)).Where(g => g.Grouping != groupingId).Select(g => g.Name);
         Check(request.Groups, [.. others]);
@@ -62,14 +60,29 @@ public sealed class GroupSaving(
     public async Task<SavedGroups> End(ClassId classId, GroupingId groupingId)
     {
         await desk.Class(classId, Deed.FormGroups);
-        var grouping = await groupings.Find(classId, groupingId) ?? throw Refused.NotFound();
+        var grouping = await Found(classId, groupingId);
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             ChangeKind.Groups,
             async (c, t) =>
-                new(await GroupStore.End(c, t, classId, groupingId, desk.Now), $"Ended the groups of {grouping.Name}")
+                new(
+                    await GroupStore.End(c, t, classId, groupingId, desk.Now) with
+                    {
+                        Elsewhere = [.. grouping.Others.Select(o => new FollowedIn(o, Followed.None))],
+                    },
+                    $"Ended the groups of {grouping.Name}"
+                )
         );
         return new(made?.Id, made?.Summary ?? $"Nothing changed");
+    }
+
+    /// <summary>A grouping, if one may form groups in every class it takes in.</summary>
+    private async Task<GroupingRow> Found(ClassId classId, GroupingId id)
+    {
+        var grouping = await groupings.Find(classId, id) ?? throw Refused.NotFound();
+        foreach (var other in grouping.Others)
+            await desk.Class(other, Deed.FormGroups);
+        return grouping;
     }
 
     private static void Check(IReadOnlyList<NewGroup> wanted, IReadOnlyCollection<string> others)

@@ -8,6 +8,9 @@ namespace DeepCurrent.Web.Groups;
 
 internal sealed class UndoGroups() : Undoes<Regrouping>(ChangeKind.Groups, Deed.FormGroups)
 {
+    protected override IReadOnlyList<ClassId> Elsewhere(Regrouping did) =>
+        [.. (did.Elsewhere ?? []).Select(e => e.ClassId)];
+
     protected override async Task<Message> Undo(UndoAt at, Regrouping did)
     {
         var classId = at.Change.ClassId!.Value;
