@@ -16,7 +16,7 @@ where c.name = :'class';
 
 insert into assignment
 select (jsonb_populate_record(a, jsonb_build_object(
-  'id', g.assignment_id, 'class_id', g.class_id, 'assigned_at', g.at, 'turn_of', null, 'turn', null))).*
+  'id', g.assignment_id, 'class_id', g.class_id, 'assigned_at', g.at, 'turn_of', null, 'turn', null, 'act', g.assignment_id))).*
 from given g cross join assignment a
 where a.id = (select assignment_id from source);
 

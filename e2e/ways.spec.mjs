@@ -178,6 +178,89 @@ trailer<</Root 1 0 R>>
 %%EOF
 `;
 
+test('two texts are assigned together with a paper, changed together, and one link leads from one to the next', async ({
+  page,
+  browser,
+}) => {
+  await teacher(page);
+  const classId = classOf(page);
+  const { texts } = await fresh(page, 2);
+  const [first, second] = texts.map((x) => x.title);
+  await toTray(page, [first, second]);
+  await place(page, 'Readers');
+  await page
+    .getByRole('row', { name: starting('Mateo') })
+    .or(page.getByRole('row', { name: 'Mateo' }))
+    .first()
+    .getByRole('checkbox')
+    .click();
+  await page
+    .getByRole('region', { name: 'Tray' })
+    .getByRole('button', { name: /^Assign to/ })
+    .click();
+  const dialog = page.getByRole('dialog', { name: /^Assign / });
+  const adding = page.getByRole('dialog', { name: 'Add paper' });
+  const choosePaper = (name, mimeType, content) =>
+    dialog.locator('input[type=file]').setInputFiles({ name, mimeType, buffer: Buffer.from(content) });
+  await choosePaper('Notes.txt', 'text/plain', 'no paper');
+  await adding.getByRole('button', { name: 'Add paper' }).click();
+  await expect(adding.getByText('Choose a PDF, PNG or JPEG file.')).toBeVisible();
+  await adding.getByRole('button', { name: 'Cancel' }).click();
+  await choosePaper('Map.pdf', 'application/pdf', pdf);
+  await adding.getByRole('button', { name: 'Add paper' }).click();
+  await expect(adding).toBeHidden();
+  await choose(dialog.getByRole('combobox', { name: 'Goes with' }), second);
+  await axe(page, 'assigning with a paper');
+  await dialog.getByRole('button', { name: /^Assign to 1 reader$/ }).click();
+  await expect(dialog).toBeHidden();
+
+  await assignments(page, 'Week');
+  await page.getByRole('button', { name: starting(`${first} from`) }).click();
+  const panel = page.getByRole('complementary', { name: first });
+  await expect(panel.getByRole('list', { name: 'Assigned with it' }).getByText(second)).toBeVisible();
+  await axe(page, 'an assignment of two');
+  await panel.getByRole('button', { name: 'Change…' }).click();
+  const change = page.getByRole('dialog', { name: starting('Change') });
+  await change.getByLabel('Heading for readers').fill('About the estuary');
+  await change.getByRole('checkbox', { name: 'Make the same changes to 1 task assigned with it' }).click();
+  await change.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(`Changed “${first}” and 1 assigned with it`)).toBeVisible();
+  const rows = (await api(page, 'GET', `/classes/${classId}/assignments`)).rows;
+  const [one, other] = [first, second].map((title) => rows.find((x) => x.title === title));
+  expect([one.heading, other.heading]).toEqual(['About the estuary', 'About the estuary']);
+  expect(await api(page, 'GET', `/assignments/${one.id}/papers`)).toHaveLength(0);
+  expect((await api(page, 'GET', `/assignments/${other.id}/papers`)).map((p) => p.name)).toEqual(['Map']);
+
+  await panel.getByRole('button', { name: 'Take back all 2 tasks' }).click();
+  await expect(page.getByText('Took back from 2 readers').or(page.getByText('Took back from 1 reader'))).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(panel.getByRole('button', { name: 'Take back all 2 tasks' })).toBeVisible();
+
+  // A task that is done leads on to what came with it.
+  const { readers } = await api(page, 'GET', `/classes/${classId}`);
+  const given = await api(page, 'POST', `/classes/${classId}/assignments`, {
+    readerIds: [readers.find((r) => r.called === 'Mateo').id],
+    attempts: 1,
+    skipGiven: false,
+    tasks: ['One thing', 'One more thing'].map((title) => ({
+      id: crypto.randomUUID(),
+      kind: 'Written',
+      title,
+      prompt: `${title} you wonder about.`,
+    })),
+  });
+  const mateo = await (await browser.newContext()).newPage();
+  await reader(mateo);
+  const ticket = (await api(mateo, 'GET', '/my/tickets')).find((k) => k.title === 'One thing');
+  await mateo.goto(`/task/${given.assignmentId}`);
+  await expect(mateo.getByText('One thing you wonder about.')).toBeVisible();
+  await api(mateo, 'PUT', `/my/tickets/${ticket.id}/reply`, { words: 'The tide.', at: new Date().toISOString() });
+  await api(mateo, 'POST', `/my/tickets/${ticket.id}/hand-in`);
+  await mateo.goto(`/task/${given.assignmentId}`);
+  await expect(mateo.getByText('One more thing you wonder about.')).toBeVisible();
+  await mateo.context().close();
+});
+
 test('a paper goes with an assignment, a reader draws on a copy, and the teacher sees it', async ({
   page,
   browser,

@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { assignments, axe, choose, place, reader, teacher, starting } from './people.mjs';
+import { api, assignments, axe, choose, classOf, place, reader, teacher, starting } from './people.mjs';
 
 // A class's reading, a week at a time: planned, given, moved, mended.
 
@@ -234,4 +234,57 @@ test('two weeks are saved as a plan, edited, and used again for a group as draft
   await expect(page.getByRole('button', { name: 'Use Autumn on the quay' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByRole('button', { name: 'Use Autumn on the quay' })).toBeVisible();
+});
+
+test('a level check lies in the week, goes into a plan, and is given with the drafts', async ({ page }) => {
+  await teacher(page);
+  const classId = classOf(page);
+  const { today } = await api(page, 'GET', `/classes/${classId}`);
+  const day = (days) => new Date(Date.parse(`${today}T12:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+  const monday = 7 - ((new Date(`${today}T12:00Z`).getUTCDay() + 6) % 7);
+  await api(page, 'PUT', `/checks/${crypto.randomUUID()}`, {
+    revision: 0,
+    readerTitle: 'Reading morning',
+    directions: '',
+    draft: true,
+    opensOn: day(monday + 1),
+    closesOn: day(monday + 3),
+    colleagues: [],
+    plan: {
+      parts: [{ part: 'WordReading', minutes: 4, skipMastered: false, skipUndecoding: false }],
+      start: 'OwnLevel',
+      from: 10,
+      to: 50,
+      timerShown: true,
+      mostPassages: 4,
+      sureAt: 2.5,
+      aPartADay: false,
+      form: [],
+    },
+    for: { classIds: [classId], groupIds: [], readerIds: [], grades: [] },
+  });
+  await assignments(page, 'Week');
+  const checks = page.getByRole('region', { name: 'Level checks' });
+  await expect(checks.getByRole('link', { name: /word reading draft/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Save weeks as plan…' }).click();
+  let dialog = page.getByRole('dialog');
+  await expect(dialog.getByText(/word reading/)).toBeVisible();
+  await dialog.getByLabel('Name').fill('Weeks with a check');
+  await dialog.getByRole('button', { name: 'Save plan' }).click();
+  await expect(dialog).toBeHidden();
+
+  await page.getByRole('button', { name: /^Assign \d+ drafts?…/ }).click();
+  dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('row', { name: /word reading/ })).toBeVisible();
+  await axe(page, 'assigning drafts with a level check');
+  await dialog.getByRole('button', { name: /^Assign \d+ drafts?$/ }).click();
+  await expect(checks.getByRole('link', { name: /word reading 0 of \d+ finished/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(checks.getByRole('link', { name: /word reading draft/ })).toBeVisible();
+
+  await assignments(page, 'Plans');
+  await page.getByRole('button', { name: 'Use Weeks with a check' }).click();
+  dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('rowheader', { name: /^Reading morning/ })).toBeVisible();
 });

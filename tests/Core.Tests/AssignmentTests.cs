@@ -232,4 +232,18 @@ public sealed class RoundTests
                         handedIn.ShouldBeTrue("a round follows work that was handed in");
                 }
             });
+
+    [Fact]
+    public void A_change_is_taken_over_in_what_it_changed_and_in_nothing_else()
+    {
+        var day = new DateOnly(2026, 11, 23);
+        var before = new AssignmentTerms(day, day.AddDays(4), "Storms", "Read it.", Note: "Both groups");
+        var after = before with { DueOn = day.AddDays(6), Directions = "Read it twice.", Worth = 50 };
+        var other = before with { Heading = "Mills", Note = "Only one", Talk = true, Worth = 10 };
+        other
+            .Changed(before, after)
+            .ShouldBe(other with { DueOn = day.AddDays(6), Directions = "Read it twice.", Worth = 50 });
+        other.Changed(before, before).ShouldBe(other);
+        before.Changed(before, after).ShouldBe(after);
+    }
 }

@@ -117,4 +117,105 @@ public sealed class PaperTests(Harness harness)
         var (stranger, _, _) = await harness.OwnSchool();
         (await Add(stranger, assignment, Guid.NewGuid(), Pdf, "Mine")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
+
+    private static async Task<Guid> Beforehand(Person ana, Room room, byte[] file, string name)
+    {
+        var id = Guid.NewGuid();
+        var path = $"/api/classes/{room.Id}/papers/{id}?name={Uri.EscapeDataString(name)}&each=true";
+        (await ana.Send(HttpMethod.Put, path, file)).EnsureSuccessStatusCode();
+        return id;
+    }
+
+    private static object TwoTexts(Room room, string[] texts, params object[] papers) =>
+        new
+        {
+            readerIds = room.Readers.Select(r => r.Id),
+            texts = texts.Select(t => new { id = Guid.NewGuid(), textId = t }),
+            attempts = 2,
+            skipGiven = false,
+            papers,
+        };
+
+    [Fact]
+    public async Task Papers_added_beforehand_go_with_all_that_is_given_or_with_one_text_and_with_a_plan()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var texts = (await ana.Get("/api/library"))["rows"]!.AsArray().Take(2).Select(r => (string)r!["id"]!).ToArray();
+        var map = await Beforehand(ana, room, Pdf, "Map");
+        var sheet = await Beforehand(ana, room, Pdf, "Sheet");
+        var given = await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            TwoTexts(room, texts, new { id = map }, new { id = sheet, textId = texts[1] })
+        );
+        var first = (string)given["assignmentId"]!;
+        var second = (string)(await ana.Get($"/api/assignments/{first}"))["together"]![0]!["id"]!;
+        async Task<string[]> Names(string assignment) =>
+            [
+                .. (await ana.Get($"/api/assignments/{assignment}/papers"))
+                    .AsArray()
+                    .Select(p => (string)p!["name"]!)
+                    .Order(),
+            ];
+        (await Names(first)).ShouldBe(["Map"]);
+        (await Names(second)).ShouldBe(["Map", "Sheet"]);
+
+        // A plan keeps its own: what becomes of the assignment's is nothing to it.
+        var monday = DateOnly.Parse(
+            (string)(await ana.Get($"/api/assignments/{first}"))["assignment"]!["visibleFrom"]!
+        );
+        monday = monday.AddDays(-(((int)monday.DayOfWeek + 6) % 7));
+        var plan = await ana.Posted(
+            $"/api/classes/{room.Id}/plans",
+            new
+            {
+                id = Guid.NewGuid(),
+                name = "With papers",
+                mine = true,
+                inOrder = true,
+                monday,
+                assignmentIds = new[] { second },
+            }
+        );
+        ((int)plan["items"]![0]!["papers"]!).ShouldBe(2);
+        var paper = (string)(await ana.Get($"/api/assignments/{second}/papers"))[0]!["id"]!;
+        (await ana.Send(HttpMethod.Delete, $"/api/papers/{paper}")).EnsureSuccessStatusCode();
+        var other = await harness.Room(ana, 1);
+        var laid = Guid.NewGuid();
+        await ana.Posted(
+            $"/api/classes/{other.Id}/plans/{plan["id"]}/lay",
+            new
+            {
+                readerIds = new[] { other.Readers[0].Id },
+                from = monday.AddDays(14),
+                revision = (int)plan["revision"]!,
+                ids = new[] { laid },
+                draft = true,
+            }
+        );
+        (await Names(laid.ToString())).ShouldBe(["Map", "Sheet"]);
+    }
+
+    [Fact]
+    public async Task Nothing_is_given_with_a_paper_of_somebody_else_or_with_six()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var ben = await harness.Teacher("ben");
+        var texts = (await ana.Get("/api/library"))["rows"]!.AsArray().Take(1).Select(r => (string)r!["id"]!).ToArray();
+        var path = $"/api/classes/{room.Id}/assignments";
+        var bens = await Beforehand(ben, await harness.Room(ben, 1), Pdf, "Ben's");
+        (await ana.Post(path, TwoTexts(room, texts, new { id = bens }))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        var six = new List<object>();
+        for (var i = 0; i < 6; i++)
+            six.Add(new { id = await Beforehand(ana, room, Pdf, $"Paper {i}") });
+        await ana.Problem(await ana.Post(path, TwoTexts(room, texts, [.. six])), 422);
+        var page = await ana.Send(
+            HttpMethod.Put,
+            $"/api/classes/{room.Id}/papers/{Guid.NewGuid()}?name=Page",
+            (byte[])[.. "<html>"u8]
+        );
+        await ana.Problem(page, 422);
+        (await ana.Get(path))["rows"]!.AsArray().ShouldBeEmpty();
+    }
 }

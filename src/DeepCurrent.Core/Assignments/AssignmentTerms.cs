@@ -57,6 +57,31 @@ public sealed record AssignmentTerms(
             HomeLanguage = HomeDirections.Trim().Length == 0 ? "" : HomeLanguage,
         };
 
+    /// <summary>The same, and what a change made otherwise is so here, too.</summary>
+    public AssignmentTerms Changed(AssignmentTerms before, AssignmentTerms after)
+    {
+        static T Now<T>(T mine, T was, T now) => EqualityComparer<T>.Default.Equals(was, now) ? mine : now;
+        return new(
+            Now(VisibleFrom, before.VisibleFrom, after.VisibleFrom),
+            Now(DueOn, before.DueOn, after.DueOn),
+            Now(Heading, before.Heading, after.Heading),
+            Now(Directions, before.Directions, after.Directions),
+            Now(Note, before.Note, after.Note),
+            Now(ClosesOn, before.ClosesOn, after.ClosesOn),
+            Now(Need, before.Need, after.Need),
+            Now(Place, before.Place, after.Place),
+            Now(Results, before.Results, after.Results),
+            Now(MayChange, before.MayChange, after.MayChange),
+            Now(Talk, before.Talk, after.Talk),
+            Now(ReleasesOn, before.ReleasesOn, after.ReleasesOn)
+        )
+        {
+            HomeDirections = Now(HomeDirections, before.HomeDirections, after.HomeDirections),
+            HomeLanguage = Now(HomeLanguage, before.HomeLanguage, after.HomeLanguage),
+            Worth = Now(Worth, before.Worth, after.Worth),
+        };
+    }
+
     /// <summary>What is wrong with them, by field.</summary>
     /// <param name="today">Nothing can be due before it.</param>
     /// <param name="before">As they were; what has not been changed is not asked again. Null for a new one.</param>

@@ -23,6 +23,10 @@ public enum TaskKind
 
     /// <summary>Does something elsewhere, to which a link leads.</summary>
     Link,
+
+    /// <summary>Takes a level check. It is given and kept by itself, in sittings and not in tickets; plans hold
+    /// it.</summary>
+    LevelCheck,
 }
 
 /// <summary>What the kinds of tasks have in common, and what they have not.</summary>

@@ -1,4 +1,7 @@
 using DeepCurrent.Core.Assignments;
+using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.OralReading;
+using DeepCurrent.Core.Papers;
 using DeepCurrent.Core.Schools;
 
 namespace DeepCurrent.Core.Plans;
@@ -23,7 +26,18 @@ public sealed record PlanItem(
     bool Aloud,
     string Heading,
     string Directions
-);
+)
+{
+    /// <summary>Papers that go with it, kept for the plan.</summary>
+    public IReadOnlyList<PaperId> Papers { get; init; } = [];
+
+    /// <summary>The level check that it is; null for every other task.</summary>
+    public PlannedCheck? Check { get; init; }
+}
+
+/// <summary>A level check as a plan holds it.</summary>
+/// <param name="Season">Of a benchmark window; null for a check in between.</param>
+public sealed record PlannedCheck(Season? Season, string ReaderTitle, string Directions, CheckPlan Parts);
 
 /// <summary>A saved list of tasks, and how it is laid on the days of a class.</summary>
 public static class Plan
@@ -77,6 +91,22 @@ public static class Plan
             terms.Directions
         );
     }
+
+    /// <summary>A level check, as an item.</summary>
+    /// <param name="monday">Of the plan's first week.</param>
+    public static PlanItem OfCheck(DateOnly monday, DateOnly opens, DateOnly? closes, PlannedCheck check) =>
+        ItemOf(
+            monday,
+            new AssignmentTerms(opens, closes),
+            TaskKind.LevelCheck,
+            check.ReaderTitle,
+            null,
+            null,
+            (1, false, false)
+        ) with
+        {
+            Check = check,
+        };
 
     /// <summary>The Mondays of the weeks from a day on that have school days; weeks without any are skipped. Where the
     /// calendar knows no more, the weeks simply go on.</summary>

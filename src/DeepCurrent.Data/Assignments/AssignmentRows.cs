@@ -67,6 +67,9 @@ public sealed record AssignmentRow
 
     public required int? Turn { get; init; }
 
+    /// <summary>The first of what was given in the same act; its own where it was given alone.</summary>
+    public required AssignmentId Act { get; init; }
+
     [JsonIgnore]
     public Turn? InTurn => TurnOf is { } first && Turn is { } nth ? new(first, nth) : null;
 

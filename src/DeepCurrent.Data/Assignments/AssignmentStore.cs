@@ -201,6 +201,24 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
+    /// <summary>What was given in the same act in the same class, without itself.</summary>
+    public Task<IReadOnlyList<AssignmentRow>> Together(AssignmentRow row) =>
+        db.All<AssignmentRow>(
+            $"""
+            {RowSql}
+            where a.act = @Act and a.class_id = @ClassId and a.id <> @Id
+            {RowGroups}
+            order by a.turn, a.id
+            limit 40
+            """,
+            new
+            {
+                row.Act,
+                row.ClassId,
+                row.Id,
+            }
+        );
+
     /// <summary>Those of some assignments that are in a class.</summary>
     public Task<IReadOnlyList<AssignmentRow>> InClass(IReadOnlyCollection<AssignmentId> ids, ClassId classId) =>
         db.All<AssignmentRow>(
@@ -410,7 +428,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         select a.id, a.class_id, y.id as task_id, y.kind, y.text_id, {TaskSql.Title} as title, a.assigned_at,
                p.name as "by", a.draft,
                a.visible_from, a.due_on, a.closes_on, a.need, a.place, a.results, a.may_change, a.talk, a.turn_of,
-               a.turn,
+               a.turn, a.act,
                a.heading, a.directions, a.note, a.home_directions, a.home_language,
                a.releases_on, a.worth, a.revision, y.attempts, y.on_the_way, y.aloud,
                count(k.id) filter (where k.state <> {TicketStates.TakenBack})::int as tickets,

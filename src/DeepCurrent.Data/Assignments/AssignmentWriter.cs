@@ -51,6 +51,9 @@ public sealed record NewAssignment
     /// <summary>Null where it can be done in any order.</summary>
     public Turn? Turn { get; init; }
 
+    /// <summary>The first of what is given in the same act; null where it is given alone.</summary>
+    public AssignmentId? Act { get; init; }
+
     public IReadOnlyList<NewTicket> Tickets { get; init; } = [];
 }
 
@@ -71,8 +74,9 @@ public static class AssignmentWriter
     {
         var added = await c.ExecuteAsync(
             $"""
-            insert into assignment (id, class_id, assigned_by, assigned_at, draft, turn_of, turn, {TermsSql.Columns})
-            values (@Id, @ClassId, @AssignedBy, @AssignedAt, @draft, @turnOf, @turn, {TermsSql.Values})
+            insert into assignment (
+              id, class_id, assigned_by, assigned_at, draft, turn_of, turn, act, {TermsSql.Columns})
+            values (@Id, @ClassId, @AssignedBy, @AssignedAt, @draft, @turnOf, @turn, @act, {TermsSql.Values})
             on conflict (id) do nothing
             """,
             TermsSql.With(
@@ -86,6 +90,7 @@ public static class AssignmentWriter
                     draft = a.Tickets.Count == 0,
                     turnOf = a.Turn?.Of,
                     turn = a.Turn?.Nth,
+                    act = a.Act ?? a.Id,
                 }
             ),
             t

@@ -139,8 +139,8 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         """;
 
     private const string ChosenSql = """
-        insert into assignment (id, class_id, assigned_at, visible_from, chosen, chosen_text)
-        values (@id, @ClassId, @At, @day, true, @TextId)
+        insert into assignment (id, class_id, assigned_at, visible_from, chosen, chosen_text, act)
+        values (@id, @ClassId, @At, @day, true, @TextId, @id)
         on conflict (class_id, chosen_text)
         where chosen do update
         set assigned_at = greatest(assignment.assigned_at, excluded.assigned_at)

@@ -108,6 +108,8 @@ public sealed record CheckRow
 
     public required string By { get; init; }
 
+    public required AdultId MadeBy { get; init; }
+
     public required DateTimeOffset MadeAt { get; init; }
 
     public required int Readers { get; init; }
@@ -561,7 +563,19 @@ public sealed class CheckStore(NpgsqlDataSource db)
                       and not exists (
                         select 1
                         from check_aim m
-                        where m.check_id = k.id and m.kind = '{nameof(AimKind.Class)}'))
+                        where m.check_id = k.id and m.kind = '{nameof(AimKind.Class)}')
+                      and (
+                        not exists (
+                          select 1
+                          from check_aim m
+                          where m.check_id = k.id and m.kind = '{nameof(AimKind.Reader)}')
+                        or exists (
+                          select 1
+                          from enrolment e join check_aim m on m.key = e.reader_id::text
+                          where e.class_id = @classId
+                            and e.to_day is null
+                            and m.check_id = k.id
+                            and m.kind = '{nameof(AimKind.Reader)}')))
                 """
             ),
             new { classId, adultId }
@@ -576,7 +590,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     private static string Rows(string which) =>
         $"""
             select k.id, k.season, k.name::text as name, k.reader_title, k.draft, k.opens_on, k.closes_on, k.closed_at,
-              a.name as "by", k.made_at,
+              a.name as "by", k.made_by, k.made_at,
               count(s.id)::int as readers, count(s.id) filter (where not p.left_over)::int as finished,
               count(s.id) filter (where p.begun and p.left_over)::int as open
             from level_check k join adult a on a.id = k.made_by
@@ -710,7 +724,12 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Takes a check back that nobody has any more.</summary>
-    public static Task DiscardEmpty(NpgsqlConnection c, NpgsqlTransaction t, CheckId checkId, DateTimeOffset now) =>
+    public static Task<int> DiscardEmpty(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        CheckId checkId,
+        DateTimeOffset now
+    ) =>
         c.ExecuteAsync(
             """
             update level_check k set gone_at = @now, revision = revision + 1
@@ -721,6 +740,43 @@ public sealed class CheckStore(NpgsqlDataSource db)
             new { checkId, now },
             t
         );
+
+    /// <summary>Makes a draft what is given.</summary>
+    /// <returns>False where it is given already, or gone.</returns>
+    public static async Task<bool> SetGiven(NpgsqlConnection c, NpgsqlTransaction t, CheckId checkId) =>
+        await c.ExecuteAsync(
+            """
+            update level_check
+            set draft = false, revision = revision + 1
+            where id = @checkId and draft and gone_at is null
+            """,
+            new { checkId },
+            t
+        ) > 0;
+
+    /// <summary>Makes a check a draft again that nobody has started.</summary>
+    /// <returns>False where somebody has.</returns>
+    public static async Task<bool> SetDraft(NpgsqlConnection c, NpgsqlTransaction t, CheckId checkId)
+    {
+        var changed = await c.ExecuteAsync(
+            """
+            update level_check k
+            set draft = true, revision = revision + 1
+            where k.id = @checkId
+              and not exists (
+                select 1
+                from sitting s join sitting_part p on p.sitting_id = s.id
+                where s.check_id = k.id and p.started_at is not null)
+            """,
+            new { checkId },
+            t
+        );
+        if (changed == 0)
+            return false;
+        await c.ExecuteAsync("delete from sitting where check_id = @checkId", new { checkId }, t);
+        await Tell(c, t, checkId);
+        return true;
+    }
 
     /// <summary>Takes a check back from some readers.</summary>
     public static async Task<int> TakeBack(

@@ -23,10 +23,11 @@ public sealed record PaperRow(
 /// <summary>A paper as a reader has it.</summary>
 public sealed record PaperCopy(PaperId Id, string Name, PaperKind Kind, bool EachOwn, IReadOnlyList<Stroke> Strokes);
 
+/// <param name="AssignmentId">Null for one that is there before what it goes with.</param>
 public sealed record NewPaper(
     PaperId Id,
     SchoolId SchoolId,
-    AssignmentId AssignmentId,
+    AssignmentId? AssignmentId,
     string Name,
     PaperKind Kind,
     byte[] Bytes,
@@ -57,9 +58,40 @@ public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
             new { assignmentId, schoolId }
         );
 
-    /// <summary>A paper of a school, also one that was removed; null if it is not in that school.</summary>
+    /// <summary>A paper that goes with an assignment of a school, also one that was removed; null if there is
+    /// none.</summary>
     public Task<PaperRow?> Find(PaperId id, SchoolId schoolId) =>
-        db.One<PaperRow>($"{RowSql} where p.id = @id and p.school_id = @schoolId", new { id, schoolId });
+        db.One<PaperRow>(
+            $"{RowSql} where p.id = @id and p.school_id = @schoolId and p.assignment_id is not null",
+            new { id, schoolId }
+        );
+
+    /// <summary>Those of some papers that an adult added and that go with nothing yet.</summary>
+    public async Task<IReadOnlySet<PaperId>> Beforehand(
+        IReadOnlyCollection<PaperId> ids,
+        SchoolId schoolId,
+        AdultId adultId
+    ) =>
+        (
+            await db.All<PaperId>(
+                """
+                select id
+                from paper
+                where id = any(@ids)
+                  and school_id = @schoolId
+                  and added_by = @adultId
+                  and assignment_id is null
+                  and plan_id is null
+                limit 100
+                """,
+                new
+                {
+                    ids = ids.ToArray(),
+                    schoolId,
+                    adultId,
+                }
+            )
+        ).ToHashSet();
 
     /// <summary>Adds a paper; the same once more changes nothing.</summary>
     public Task Add(NewPaper paper) =>
@@ -106,6 +138,59 @@ public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
             new { from = copies.Select(x => x.From).ToArray(), to = copies.Select(x => x.To).ToArray() },
             t
         );
+
+    /// <summary>Papers that are there beforehand go with assignments: a copy of each with each.</summary>
+    /// <param name="schoolId">Whose they are.</param>
+    public static Task Place(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        SchoolId schoolId,
+        IReadOnlyCollection<(PaperId Paper, AssignmentId To)> places
+    ) =>
+        c.ExecuteAsync(
+            """
+            insert into paper (id, school_id, assignment_id, name, kind, bytes, each_own, added_by, added_at)
+            select gen_random_uuid(), p.school_id, x.assignment_id, p.name, p.kind, p.bytes, p.each_own, p.added_by,
+              p.added_at
+            from unnest(@papers, @to) x (paper_id, assignment_id)
+              join paper p on p.id = x.paper_id
+            where p.school_id = @schoolId and p.assignment_id is null and p.removed_at is null
+            """,
+            new
+            {
+                schoolId,
+                papers = places.Select(x => x.Paper).ToArray(),
+                to = places.Select(x => x.To).ToArray(),
+            },
+            t
+        );
+
+    /// <summary>Copies the papers of assignments for a plan.</summary>
+    /// <returns>By the assignment they were copied from.</returns>
+    public async Task<ILookup<AssignmentId, PaperId>> CopyForPlan(
+        PlanId planId,
+        IReadOnlyCollection<AssignmentId> assignmentIds
+    ) =>
+        (
+            await db.All<(AssignmentId From, PaperId Paper)>(
+                """
+                with wanted as (
+                  select gen_random_uuid() as copy, p.*
+                  from paper p
+                  where p.assignment_id = any(@ids) and p.removed_at is null
+                  limit 500),
+                kept as (
+                  insert into paper (id, school_id, plan_id, name, kind, bytes, each_own, added_by, added_at)
+                  select copy, school_id, @planId, name, kind, bytes, each_own, added_by, added_at
+                  from wanted
+                  returning id)
+                select w.assignment_id, w.copy
+                from wanted w join kept k on k.id = w.copy
+                order by w.added_at, w.id
+                """,
+                new { planId, ids = assignmentIds.ToArray() }
+            )
+        ).ToLookup(x => x.From, x => x.Paper);
 
     public Task<PaperFile?> File(PaperId id) =>
         db.One<PaperFile>("select kind, bytes from paper where id = @id and removed_at is null", new { id });

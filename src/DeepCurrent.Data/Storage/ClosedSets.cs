@@ -61,7 +61,7 @@ public static partial class ClosedSets
         new("sitting_part", "flag", Of<PartFlag>()),
         new("sitting_part", "part", Of<CheckPart>()),
         new("sitting_part", "state", Of<PartState>()),
-        new("task", "kind", Of<TaskKind>()),
+        new("task", "kind", Of(TaskKind.LevelCheck)),
         new("ticket", "state", Of<TicketState>()),
     ];
 

@@ -29,6 +29,7 @@ public sealed class TidyStore(NpgsqlDataSource db)
             delete from paper p
             where p.added_at < @kept
               and not exists (select 1 from assignment a where a.id = p.assignment_id)
+              and not exists (select 1 from plan n where n.id = p.plan_id)
               and not exists (
                 select 1
                 from change h

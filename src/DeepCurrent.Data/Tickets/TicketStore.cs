@@ -24,6 +24,9 @@ public sealed record MyTicket
     /// <summary>What a link from elsewhere leads to.</summary>
     public required AssignmentId AssignmentId { get; init; }
 
+    /// <summary>The same for all that was given in one act.</summary>
+    public required AssignmentId Act { get; init; }
+
     public required TaskKind Kind { get; init; }
 
     public required string Title { get; init; }
@@ -218,7 +221,7 @@ public sealed record AnswerRow(
 public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices notices)
 {
     private static readonly string MineSql = $"""
-        select k.id, k.assignment_id, y.kind, {TaskSql.Title} as title, v.text_id, k.active_seconds,
+        select k.id, k.assignment_id, a.act, y.kind, {TaskSql.Title} as title, v.text_id, k.active_seconds,
                (select p.description from text_picture p where p.text_id = v.text_id) as picture,
                coalesce(t.blurb, y.content ->> 'prompt') as blurb,
                case when y.kind = '{nameof(TaskKind.Quiz)}' then 0 else coalesce(v.words, 0) end as words,

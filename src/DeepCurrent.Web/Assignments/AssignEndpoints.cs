@@ -2,9 +2,11 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Papers;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Papers;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Streams;
@@ -42,6 +44,7 @@ public static class AssignEndpoints
         Giving giving,
         TasksToGive tasks,
         AssignmentStore assignments,
+        PaperStore papers,
         ChangeStore changes
     )
     {
@@ -57,10 +60,13 @@ public static class AssignEndpoints
         // The same request again, after a lost answer, is what it was.
         if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], rooms.Keys()) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
+        await CheckPapers(request, desk, papers);
         var titles = await TitlesOf(rooms, request, giving);
         var given = new List<Prepared>();
         foreach (var room in rooms)
             given.AddRange(await Prepare(room, titles, request, terms, ways, desk, giving));
+        var act = rooms[0].Ids.First();
+        given = [.. given.Select(g => g with { Assignment = g.Assignment with { Act = act } })];
         if (given.Count == 0)
             throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
         var ids = given.Select(g => g.Assignment.Id).ToList();
@@ -72,6 +78,7 @@ public static class AssignEndpoints
             async (c, t) =>
             {
                 await Add(c, t, given, request.Share == true, desk, today);
+                await PaperStore.Place(c, t, desk.Who.SchoolId, PlacesOf(request, given));
                 return Summary(given, rooms.Sum(r => r.Chosen.Count));
             },
             ids
@@ -169,6 +176,33 @@ public static class AssignEndpoints
         }
         return rooms;
     }
+
+    /// <summary>Refuses papers that are not the asker's, or too many.</summary>
+    private static async Task CheckPapers(AssignRequest request, Desk desk, PaperStore papers)
+    {
+        var ids = (request.Papers ?? []).Select(p => p.Id).ToList();
+        new Faults()
+            .If(
+                ids.Count > Paper.MostOfAssignment || ids.Distinct().Count() < ids.Count,
+                "papers",
+                $"An assignment can have {Paper.MostOfAssignment} papers. Remove one first."
+            )
+            .Refuse();
+        if (ids.Count > 0 && (await papers.Beforehand(ids, desk.Who.SchoolId, desk.Who.Adult)).Count < ids.Count)
+            throw Refused.NotFound();
+    }
+
+    private static List<(PaperId Paper, AssignmentId To)> PlacesOf(
+        AssignRequest request,
+        IReadOnlyList<Prepared> given
+    ) =>
+        [
+            .. (request.Papers ?? []).SelectMany(p =>
+                given
+                    .Where(g => p.TextId is null || g.Assignment.Task.TextId == p.TextId)
+                    .Select(g => (p.Id, g.Assignment.Id))
+            ),
+        ];
 
     /// <summary>Adds what is given, and asks for it on the class stream where that is wanted.</summary>
     private static async Task Add(

@@ -94,7 +94,13 @@ public sealed record AssignRequest(
     public DateOnly? ReleasesOn { get; init; }
 
     public int? Worth { get; init; }
+
+    /// <summary>Papers that were added beforehand.</summary>
+    public IReadOnlyList<PaperFor>? Papers { get; init; }
 }
+
+/// <param name="TextId">With which text it goes; null for everything that is given.</param>
+public sealed record PaperFor(PaperId Id, TextId? TextId = null);
 
 /// <summary>Readers who do it otherwise than the rest.</summary>
 public sealed record WayFor(IReadOnlyList<ReaderId> ReaderIds, OwnWay Way);

@@ -49,7 +49,12 @@ public sealed record TicketView(
     IReadOnlyList<SetAsideView> SetAside
 );
 
-public sealed record AssignmentView(AssignmentRow Assignment, IReadOnlyList<TicketRow> Tickets);
+/// <param name="Together">What was given in the same act in the class, without itself.</param>
+public sealed record AssignmentView(
+    AssignmentRow Assignment,
+    IReadOnlyList<TicketRow> Tickets,
+    IReadOnlyList<AssignmentRow> Together
+);
 
 /// <summary>What was given to a class's readers, and what became of it.</summary>
 public static class AssignmentEndpoints
@@ -88,7 +93,7 @@ public static class AssignmentEndpoints
     private static async Task<AssignmentView> View(AssignmentId assignmentId, Desk desk, AssignmentStore assignments)
     {
         var (assignment, _) = await desk.Assignment(assignments, assignmentId, Deed.SeeClass);
-        return new(assignment, await assignments.Tickets(assignmentId));
+        return new(assignment, await assignments.Tickets(assignmentId), await assignments.Together(assignment));
     }
 
     private static async Task<TicketView> Ticket(

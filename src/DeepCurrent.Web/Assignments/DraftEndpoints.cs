@@ -8,12 +8,14 @@ using DeepCurrent.Data.Papers;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.SignIn;
 using Npgsql;
 
 namespace DeepCurrent.Web.Assignments;
 
-public sealed record DraftsRequest(IReadOnlyList<AssignmentId> AssignmentIds);
+/// <param name="CheckIds">Level checks that are given with them.</param>
+public sealed record DraftsRequest(IReadOnlyList<AssignmentId> AssignmentIds, IReadOnlyList<CheckId>? CheckIds = null);
 
 /// <summary>One assignment to be copied as a draft.</summary>
 /// <param name="Id">Of the draft, made by the page.</param>
@@ -66,6 +68,7 @@ public static class DraftEndpoints
         DraftsRequest request,
         Desk desk,
         Giving giving,
+        PlannedChecks planned,
         AssignmentStore assignments,
         WeekStore weeks,
         ChangeStore changes
@@ -73,7 +76,11 @@ public static class DraftEndpoints
     {
         var room = await giving.Class(classId, Deed.Assign);
         var today = await desk.Today();
-        var rows = await Drafts(classId, request.AssignmentIds, assignments);
+        var checks = await planned.Drafts(request.CheckIds ?? []);
+        var rows =
+            checks.Count > 0 && request.AssignmentIds is []
+                ? []
+                : await Drafts(classId, request.AssignmentIds, assignments);
         var meant = await weeks.MeantBy([.. rows.Select(r => r.Id)]);
         var readers = rows.ToDictionary(r => r.Id, r => room.Meant(meant[r.Id].Aims));
         foreach (var row in rows)
@@ -86,7 +93,7 @@ public static class DraftEndpoints
         var given = rows.Select(row => (Row: row, Tickets: TicketsOf(row, readers[row.Id], fits, tasks[row.Id])))
             .Where(g => g.Tickets.Count > 0)
             .ToList();
-        if (given.Count == 0)
+        if (given.Count + checks.Count == 0)
         {
             // They have it if somebody else was first.
             _ = await Drafts(classId, request.AssignmentIds, assignments);
@@ -97,13 +104,16 @@ public static class DraftEndpoints
             foreach (var (row, tickets) in given)
                 await SetGiven(c, t, row, tickets, desk, today);
             return new(
-                new Assigned([.. given.Select(g => g.Row.Id)]),
-                given.Count == 1
+                new Assigned([.. given.Select(g => g.Row.Id)])
+                {
+                    Checks = await PlannedChecks.Give(c, t, checks, desk.Now),
+                },
+                given.Count == 1 && checks.Count == 0
                     ? $"Assigned {given[0].Row.Title} to {Counted.Readers(given[0].Tickets.Count)}"
-                    : (Message)$"Assigned {given.Count:count} drafts"
+                    : (Message)$"Assigned {given.Count + checks.Count:count} drafts"
             );
         });
-        return new(made!.Id, made.Summary, given.Count, rows.Count - given.Count);
+        return new(made!.Id, made.Summary, given.Count + checks.Count, rows.Count - given.Count);
     }
 
     private static IReadOnlyList<NewTicket> TicketsOf(
@@ -160,6 +170,8 @@ public static class DraftEndpoints
         );
         var tasks = await assignments.Tasks([.. rows.Keys]);
         var turns = Turn.OfCopies(request.Copies.Select(x => (rows[x.AssignmentId].InTurn, x.Id)));
+        // What was given together is together in its copies.
+        var acts = request.Copies.GroupBy(x => rows[x.AssignmentId].Act).ToDictionary(g => g.Key, g => g.First().Id);
         var drafts = request
             .Copies.Select(copy =>
             {
@@ -169,6 +181,7 @@ public static class DraftEndpoints
                 {
                     Id = copy.Id,
                     Turn = turns.GetValueOrDefault(copy.Id),
+                    Act = acts[row.Act],
                 };
             })
             .ToList();
@@ -262,5 +275,6 @@ public static class DraftEndpoints
             Task = task with { Id = TaskId.New() },
             Aims = aims,
             Turn = row.InTurn,
+            Act = row.Act,
         };
 }

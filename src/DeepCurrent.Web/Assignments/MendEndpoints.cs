@@ -35,6 +35,9 @@ public sealed record TermsRequest(
     public DateOnly? ReleasesOn { get; init; }
 
     public int? Worth { get; init; }
+
+    /// <summary>What is changed is changed for all that was given in the same act in the class, too.</summary>
+    public bool? Together { get; init; }
 }
 
 /// <summary>Steps a teacher takes with tickets that are out.</summary>
@@ -109,19 +112,36 @@ public static class MendEndpoints
             HomeLanguage = request.HomeLanguage ?? before.HomeLanguage,
             Worth = request.Worth ?? before.Worth,
         }.Tidy();
-        new Faults().Of(after.Faults(today, before)).Refuse();
+        var with = request.Together == true ? await assignments.Together(row) : [];
+        var changed = with.Select(r => (Row: r, Before: TermsOf(r), After: TermsOf(r).Changed(before, after)))
+            .Where(x => x.After != x.Before)
+            .Prepend((Row: row, Before: before, After: after))
+            .ToList();
+        new Faults().Of(changed.SelectMany(x => x.After.Faults(today, x.Before)).Distinct()).Refuse();
         if (after == before)
             return new(null, $"Nothing changed", 0, 0);
         var made = await changes.DoIn(row.ClassId, desk, ChangeKind.AssignmentChanged, async (c, t) =>
         {
-            if (!await AssignmentWriter.SetTerms(c, t, assignmentId, after, request.Revision, today, desk.Now))
-                throw Refused.Conflict(
-                    "changed",
-                    $"Someone changed this meanwhile. Nothing was saved. Reload to see it."
-                );
-            return new(new TermsChanged(assignmentId, before, after), $"Changed “{row.Title}”");
+            foreach (var (one, _, terms) in changed)
+            {
+                var revision = one == row ? request.Revision : one.Revision;
+                if (!await AssignmentWriter.SetTerms(c, t, one.Id, terms, revision, today, desk.Now))
+                    throw Refused.Conflict(
+                        "changed",
+                        $"Someone changed this meanwhile. Nothing was saved. Reload to see it."
+                    );
+            }
+            return new(
+                new TermsChanged(assignmentId, before, after)
+                {
+                    With = [.. changed.Skip(1).Select(x => new TermsChanged(x.Row.Id, x.Before, x.After))],
+                },
+                changed.Count == 1
+                    ? (Message)$"Changed “{row.Title}”"
+                    : $"Changed “{row.Title}” and {changed.Count - 1:count} assigned with it"
+            );
         });
-        return new(made!.Id, made.Summary, row.Tickets, 0);
+        return new(made!.Id, made.Summary, changed.Sum(x => x.Row.Tickets), 0);
     }
 
     private static async Task<DoneView> Tickets(

@@ -44,6 +44,8 @@ public sealed class TasksToGive(Desk desk, WordListStore lists)
         {
             if (task.Kind.OfText())
                 throw Refused.Field("kind", $"Choose a text for this.");
+            if (task.Kind is TaskKind.LevelCheck)
+                throw Refused.Field("kind", $"A level check is given by itself, under Level checks.");
             var content = (await Content(task)).Tidy();
             new Faults().Of(content.Faults(task.Kind)).Refuse();
             contents.Add(content);

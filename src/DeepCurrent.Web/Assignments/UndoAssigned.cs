@@ -3,14 +3,20 @@ using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.LevelChecks;
 
 namespace DeepCurrent.Web.Assignments;
 
 /// <summary>What was given, or drafted, at once.</summary>
-internal sealed record Assigned(IReadOnlyList<AssignmentId> AssignmentIds);
+internal sealed record Assigned(IReadOnlyList<AssignmentId> AssignmentIds)
+{
+    /// <summary>Level checks that were given with it; null where a change took in none yet.</summary>
+    public IReadOnlyList<CheckGiven>? Checks { get; init; }
+}
 
 /// <summary>The same in several classes.</summary>
 internal sealed record AssignedIn(IReadOnlyList<AssignmentId> AssignmentIds, IReadOnlyList<ClassId> ClassIds);
@@ -18,7 +24,11 @@ internal sealed record AssignedIn(IReadOnlyList<AssignmentId> AssignmentIds, IRe
 /// <summary>Drafts that are no more, as they were.</summary>
 internal sealed record Discarded(IReadOnlyList<NewAssignment> Drafts);
 
-internal sealed record TermsChanged(AssignmentId AssignmentId, AssignmentTerms Before, AssignmentTerms After);
+internal sealed record TermsChanged(AssignmentId AssignmentId, AssignmentTerms Before, AssignmentTerms After)
+{
+    /// <summary>Others of the same act; null where a change took in none yet.</summary>
+    public IReadOnlyList<TermsChanged>? With { get; init; }
+}
 
 internal sealed record TicketsMoved(TicketStep Step, IReadOnlyList<TicketMoved> Tickets);
 
@@ -37,10 +47,11 @@ internal sealed class UndoAssigned() : UndoesAssigning<Assigned>(ChangeKind.Assi
             classId,
             new(TicketStep.TakenBack, at.Change.AdultId, at.Now, today)
         );
-        return taken.Count == 0
+        var ofChecks = await PlannedChecks.TakeBack(at.C, at.T, did.Checks, at.Now);
+        var readers = Math.Max(taken.Select(k => k.ReaderId).Distinct().Count(), ofChecks);
+        return readers == 0
             ? throw UndoAt.BuiltOn($"Everyone has handed this in, so nothing was taken back.")
-            : (Message)
-                $"Taken back from {Counted.Readers(taken.Select(k => k.ReaderId).Distinct().Count())}. What was handed in is kept.";
+            : (Message)$"Taken back from {Counted.Readers(readers)}. What was handed in is kept.";
     }
 }
 
@@ -77,9 +88,12 @@ internal sealed class UndoDraftsGiven() : UndoesAssigning<Assigned>(ChangeKind.D
     {
         if (await AssignmentWriter.DeleteUntouched(at.C, at.T, did.AssignmentIds) > 0)
             throw UndoAt.BuiltOn($"Readers have begun. Take it back from those who have not.");
+        foreach (var check in did.Checks ?? [])
+            if (!await CheckStore.SetDraft(at.C, at.T, check.CheckId))
+                throw UndoAt.BuiltOn($"Readers have begun. Take it back from those who have not.");
         foreach (var id in did.AssignmentIds)
             _ = await AssignmentWriter.SetDraft(at.C, at.T, id, draft: true, at.Now);
-        return $"{did.AssignmentIds.Count:count} assignments are drafts again.";
+        return $"{did.AssignmentIds.Count + (did.Checks?.Count ?? 0):count} assignments are drafts again.";
     }
 }
 
@@ -88,6 +102,8 @@ internal sealed class UndoDrafted() : UndoesAssigning<Assigned>(ChangeKind.Draft
     protected override async Task<Message> TakeBack(UndoAt at, Assigned did, ClassId classId, DateOnly today)
     {
         var n = await AssignmentWriter.Discard(at.C, at.T, did.AssignmentIds, classId);
+        foreach (var check in did.Checks ?? [])
+            n += await CheckStore.DiscardEmpty(at.C, at.T, check.CheckId, at.Now);
         return n == 0
             ? throw UndoAt.BuiltOn($"The drafts have been assigned since.")
             : (Message)$"{n:count} drafts were discarded.";
@@ -108,8 +124,9 @@ internal sealed class UndoTerms() : UndoesAssigning<TermsChanged>(ChangeKind.Ass
 {
     protected override async Task<Message> TakeBack(UndoAt at, TermsChanged did, ClassId classId, DateOnly today)
     {
-        if (!await AssignmentWriter.PutBack(at.C, at.T, did.AssignmentId, did.Before, did.After, today, at.Now))
-            throw UndoAt.BuiltOn($"It has been changed again since.");
+        foreach (var one in (did.With ?? []).Prepend(did))
+            if (!await AssignmentWriter.PutBack(at.C, at.T, one.AssignmentId, one.Before, one.After, today, at.Now))
+                throw UndoAt.BuiltOn($"It has been changed again since.");
         return $"It is as it was.";
     }
 }

@@ -13,6 +13,7 @@ public sealed class LevelChecksFeature : IFeature
             .AddSingleton<SatCheckStore>()
             .AddSingleton<WindowStore>()
             .AddScoped<CheckDesk>()
+            .AddScoped<PlannedChecks>()
             .AddUndo<UndoCheckGiven>()
             .AddUndo<UndoCheckAgain>()
             .AddUndo<UndoCheckTakenBack>()

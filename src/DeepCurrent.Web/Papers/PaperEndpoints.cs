@@ -18,6 +18,9 @@ public static class PaperEndpoints
     {
         api.MapGet("/assignments/{assignmentId:guid}/papers", Of);
         api.MapPut("/assignments/{assignmentId:guid}/papers/{paperId:guid}", Add).TakesFile(Paper.LargestFile);
+        api.MapPut("/classes/{classId:guid}/papers/{paperId:guid}", AddBeforehand)
+            .TakesFile(Paper.LargestFile)
+            .Produces(StatusCodes.Status204NoContent);
         api.MapDelete("/papers/{paperId:guid}", Remove);
         api.MapPost("/papers/{paperId:guid}/restore", Restore);
         api.MapGet("/papers/{paperId:guid}/file", File);
@@ -38,6 +41,64 @@ public static class PaperEndpoints
         return await papers.Of(assignmentId, desk.Who.SchoolId);
     }
 
+    /// <summary>A paper that is to go with what is being given; it is forgotten where nothing is.</summary>
+    /// <param name="name">What readers see it called.</param>
+    /// <param name="each">Each reader writes on a copy of their own.</param>
+    private static async Task<IResult> AddBeforehand(
+        ClassId classId,
+        PaperId paperId,
+        string? name,
+        bool? each,
+        HttpRequest request,
+        Desk desk,
+        PaperStore papers
+    )
+    {
+        await desk.Class(classId, Deed.Assign);
+        var (bytes, called, kind) = await Read(request, name);
+        Wrong(called, kind).Refuse();
+        await papers.Add(New(paperId, null, called, kind, bytes, each, desk));
+        return Results.NoContent();
+    }
+
+    private static async Task<(byte[] Bytes, string Called, PaperKind? Kind)> Read(HttpRequest request, string? name)
+    {
+        using var body = new MemoryStream();
+        await request.Body.CopyToAsync(body);
+        var bytes = body.ToArray();
+        return (bytes, name?.Trim() ?? "", Paper.KindOf(bytes));
+    }
+
+    private static Faults Wrong(string called, PaperKind? kind) =>
+        new Faults()
+            .If(
+                called.Length is 0 or > Paper.LongestName,
+                "name",
+                $"Enter a name of {Paper.LongestName} letters or fewer."
+            )
+            .If(kind is null, "file", $"Choose a PDF, PNG or JPEG file.");
+
+    private static NewPaper New(
+        PaperId id,
+        AssignmentId? assignmentId,
+        string name,
+        PaperKind? kind,
+        byte[] bytes,
+        bool? each,
+        Desk desk
+    ) =>
+        new(
+            id,
+            desk.Who.SchoolId,
+            assignmentId,
+            name,
+            kind ?? PaperKind.Pdf,
+            bytes,
+            each ?? false,
+            desk.Who.Adult,
+            desk.Now
+        );
+
     /// <param name="name">What readers see it called.</param>
     /// <param name="each">Each reader writes on a copy of their own.</param>
     private static async Task<IReadOnlyList<PaperRow>> Add(
@@ -53,38 +114,16 @@ public static class PaperEndpoints
     )
     {
         var (row, _) = await desk.Assignment(assignments, assignmentId, Deed.Assign);
-        using var body = new MemoryStream();
-        await request.Body.CopyToAsync(body);
-        var bytes = body.ToArray();
-        var called = name?.Trim() ?? "";
+        var (bytes, called, kind) = await Read(request, name);
         var there = await papers.Of(assignmentId, desk.Who.SchoolId);
-        var kind = Paper.KindOf(bytes);
-        new Faults()
-            .If(
-                called.Length is 0 or > Paper.LongestName,
-                "name",
-                $"Enter a name of {Paper.LongestName} letters or fewer."
-            )
-            .If(kind is null, "file", $"Choose a PDF, PNG or JPEG file.")
+        Wrong(called, kind)
             .If(
                 there.Count >= Paper.MostOfAssignment && there.All(p => p.Id != paperId),
                 "file",
                 $"An assignment can have {Paper.MostOfAssignment} papers. Remove one first."
             )
             .Refuse();
-        await papers.Add(
-            new(
-                paperId,
-                desk.Who.SchoolId,
-                assignmentId,
-                called,
-                kind ?? PaperKind.Pdf,
-                bytes,
-                each ?? false,
-                desk.Who.Adult,
-                desk.Now
-            )
-        );
+        await papers.Add(New(paperId, assignmentId, called, kind, bytes, each, desk));
         notices.Changed(row.ClassId);
         return await papers.Of(assignmentId, desk.Who.SchoolId);
     }

@@ -3,16 +3,19 @@ using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Plans;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Papers;
 using DeepCurrent.Data.Plans;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Plans;
 
 /// <param name="Day">From 0 for Monday.</param>
 /// <param name="Days">How many days later it is due; null where it never is.</param>
-public sealed record PlanLine(int Week, int Day, int? Days, TaskKind Kind, string Title, TextId? TextId);
+/// <param name="Papers">How many go with it.</param>
+public sealed record PlanLine(int Week, int Day, int? Days, TaskKind Kind, string Title, TextId? TextId, int Papers);
 
 /// <param name="InOrder">Each task in its week; else all are there from the first day.</param>
 public sealed record SavedPlanView(
@@ -37,7 +40,8 @@ public sealed record NewPlanRequest(
     bool Mine,
     bool InOrder,
     DateOnly Monday,
-    IReadOnlyList<AssignmentId> AssignmentIds
+    IReadOnlyList<AssignmentId> AssignmentIds,
+    IReadOnlyList<CheckId>? CheckIds = null
 );
 
 /// <summary>An item as it is now, in another place.</summary>
@@ -75,6 +79,8 @@ public static class PlanEndpoints
         NewPlanRequest request,
         Desk desk,
         AssignmentStore assignments,
+        PaperStore papers,
+        PlannedChecks planned,
         PlanStore plans
     )
     {
@@ -82,7 +88,8 @@ public static class PlanEndpoints
         if (await plans.Find(request.Id, desk.Who.SchoolId, desk.Who.Adult) is { } made)
             return View(made, desk);
         var ids = request.AssignmentIds.Distinct().ToList();
-        if (ids.Count > Plan.MostItems)
+        var checkIds = (request.CheckIds ?? []).Distinct().ToList();
+        if (ids.Count + checkIds.Count > Plan.MostItems)
             throw Refused.Field("items", $"Choose 1 to {Plan.MostItems} tasks.");
         var rows = await assignments.InClass(ids, classId);
         if (
@@ -91,12 +98,17 @@ public static class PlanEndpoints
         )
             throw Refused.NotFound();
         var tasks = await assignments.Tasks(ids);
-        var items = rows.OrderBy(r => r.VisibleFrom)
+        var found = rows.OrderBy(r => r.VisibleFrom)
             .ThenBy(r => r.DueOn)
-            .Select(r => ItemOf(r, tasks[r.Id], request.Monday))
+            .Select(r => (r.Id, Item: ItemOf(r, tasks[r.Id], request.Monday)))
             // The same text for two groups is one task of a plan.
-            .DistinctBy(i => (i.Week, i.Kind, i.TextId, i.Title))
+            .DistinctBy(x => (x.Item.Week, x.Item.Kind, x.Item.TextId, x.Item.Title))
             .ToList();
+        var copies = await papers.CopyForPlan(request.Id, [.. found.Select(x => x.Id)]);
+        var items = found.ConvertAll(x => x.Item with { Papers = [.. copies[x.Id]] });
+        foreach (var id in checkIds)
+            items.Add(await planned.Item(id, request.Monday));
+        items = [.. items.OrderBy(i => (i.Week, i.Day))];
         return await Keep(
             new(request.Id, desk.Who.Adult, null, request.Name, request.Mine, request.InOrder, 0, desk.Now, items),
             desk,
@@ -185,6 +197,6 @@ public static class PlanEndpoints
             p.Revision,
             p.ChangedAt,
             p.Items.Select(i => i.Week + 1).DefaultIfEmpty(0).Max(),
-            [.. p.Items.Select(i => new PlanLine(i.Week, i.Day, i.Days, i.Kind, i.Title, i.TextId))]
+            [.. p.Items.Select(i => new PlanLine(i.Week, i.Day, i.Days, i.Kind, i.Title, i.TextId, i.Papers.Count))]
         );
 }

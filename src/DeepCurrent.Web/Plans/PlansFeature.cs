@@ -6,7 +6,8 @@ namespace DeepCurrent.Web.Plans;
 /// <summary>Saved lists of tasks.</summary>
 public sealed class PlansFeature : IFeature
 {
-    public void Add(IServiceCollection services, IConfiguration settings) => services.AddSingleton<PlanStore>();
+    public void Add(IServiceCollection services, IConfiguration settings) =>
+        services.AddSingleton<PlanStore>().AddScoped<PlanLaying>();
 
     public void Map(RouteGroupBuilder api)
     {

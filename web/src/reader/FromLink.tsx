@@ -6,7 +6,10 @@ import { Empty, Show } from '../ui/Show';
 import { finished, toResult, toTicket, useMine } from './queries';
 import { ToMyReading } from './ToMyReading';
 
-/** Where a link to an assignment leads its reader: to the task, or to its result. */
+/**
+ * Where a link to an assignment leads its reader: to the task; when that is done, to the next that was given with it;
+ * when all is done, to its result.
+ */
 export function FromLink() {
   const { assignmentId } = useParams();
   const mine = useMine();
@@ -14,7 +17,9 @@ export function FromLink() {
     <Show query={mine}>
       {(all) => {
         const those = all.filter((k) => k.assignmentId === assignmentId);
-        const ticket = those.find((k) => !finished(k)) ?? those[0];
+        const act = those[0]?.act ?? assignmentId;
+        const together = [...those, ...all.filter((k) => k.act === act && k.assignmentId !== assignmentId)];
+        const ticket = together.find((k) => !finished(k)) ?? together[0];
         if (ticket) return <Navigate to={finished(ticket) ? toResult(ticket) : toTicket(ticket)} replace />;
         return (
           <ReaderPage>

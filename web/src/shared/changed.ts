@@ -33,7 +33,7 @@ const history: Subjects = ['changes'];
 /** What a change touches; what is shown of it is asked for again. */
 const touched = {
   /** Texts that were given, taken back, handed in or marked. */
-  work: [...work, ...levels, ...history, 'text', 'stream'],
+  work: [...work, ...levels, ...history, 'text', 'stream', 'checks', 'check'],
   /** Who is in which class, and what is kept of them. */
   roster: [...members, ...school, ...levels, ...work, ...history, 'checks', 'check'],
   /** A level: what it rests on, or what a person says. */

@@ -7128,6 +7128,49 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/classes/{classId}/papers/{paperId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: {
+          name?: string;
+          each?: boolean;
+        };
+        header?: never;
+        path: {
+          classId: string;
+          paperId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/octet-stream': Blob;
+        };
+      };
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/papers/{paperId}': {
     parameters: {
       query?: never;
@@ -12602,6 +12645,7 @@ export interface components {
       releasesOn?: null | string;
       /** Format: int32 */
       worth?: null | number;
+      papers?: null | components['schemas']['PaperFor'][];
     };
     AssignedView: {
       assignmentId: components['schemas']['AssignmentId'];
@@ -12650,6 +12694,7 @@ export interface components {
       turnOf: null | components['schemas']['AssignmentId'];
       /** Format: int32 */
       turn: null | number;
+      act: components['schemas']['AssignmentId'];
       heading: string;
       directions: string;
       note: string;
@@ -12683,6 +12728,7 @@ export interface components {
     AssignmentView: {
       assignment: components['schemas']['AssignmentRow'];
       tickets: components['schemas']['TicketRow'][];
+      together: components['schemas']['AssignmentRow'][];
     };
     /** @enum {unknown} */
     AssignmentsOrder: 'Latest' | 'Due' | 'Title';
@@ -12877,6 +12923,7 @@ export interface components {
       /** Format: date-time */
       closedAt: null | string;
       by: string;
+      madeBy: components['schemas']['AdultId'];
       /** Format: date-time */
       madeAt: string;
       /** Format: int32 */
@@ -13424,6 +13471,7 @@ export interface components {
     };
     DraftsRequest: {
       assignmentIds: components['schemas']['AssignmentId'][];
+      checkIds?: null | components['schemas']['CheckId'][];
     };
     EarlierGoalView: {
       /** Format: double */
@@ -14887,6 +14935,7 @@ export interface components {
     MyTicket: {
       id: components['schemas']['TicketId'];
       assignmentId: components['schemas']['AssignmentId'];
+      act: components['schemas']['AssignmentId'];
       kind: components['schemas']['TaskKind'];
       title: string;
       blurb: string;
@@ -15016,6 +15065,7 @@ export interface components {
       /** Format: date */
       monday: string;
       assignmentIds: components['schemas']['AssignmentId'][];
+      checkIds?: null | components['schemas']['CheckId'][];
     };
     NewReaderRequest: {
       givenName: string;
@@ -15290,6 +15340,11 @@ export interface components {
       eachOwn: boolean;
       strokes: components['schemas']['Stroke'][];
     };
+    PaperFor: {
+      id: components['schemas']['PaperId'];
+      /** Format: uuid */
+      textId?: string;
+    };
     /**
      * Format: uuid
      * @description The id of a paper that goes with an assignment.
@@ -15506,6 +15561,8 @@ export interface components {
       kind: components['schemas']['TaskKind'];
       title: string;
       textId: null | components['schemas']['TextId'];
+      /** Format: int32 */
+      papers: number;
     };
     PlanMeetingsRequest: {
       /** Format: date */
@@ -17091,7 +17148,7 @@ export interface components {
      * @description What a reader does for a task. Plans keep it by its name.
      * @enum {unknown}
      */
-    TaskKind: 'Text' | 'Quiz' | 'Recording' | 'Written' | 'Words' | 'Link';
+    TaskKind: 'Text' | 'Quiz' | 'Recording' | 'Written' | 'Words' | 'Link' | 'LevelCheck';
     TaskToGive: {
       id: components['schemas']['AssignmentId'];
       kind: components['schemas']['TaskKind'];
@@ -17169,6 +17226,7 @@ export interface components {
       releasesOn?: null | string;
       /** Format: int32 */
       worth?: null | number;
+      together?: null | boolean;
     };
     /**
      * @description What keeps a text from being measured, or the measure from meaning much.

@@ -11,6 +11,7 @@ export const taskWords: Record<TaskKind, Phrase> = {
   Written: phrase('written answer'),
   Words: phrase('word list'),
   Link: phrase('link'),
+  LevelCheck: phrase('level check'),
 };
 
 /** Questions of a quiz are asked. */

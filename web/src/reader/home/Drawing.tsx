@@ -1,5 +1,14 @@
 import { cx } from 'class-variance-authority';
-import { Book, Cards, Link as LinkIcon, Microphone, PencilLine, Question, type Icon } from '@phosphor-icons/react';
+import {
+  Book,
+  Cards,
+  Link as LinkIcon,
+  ListChecks,
+  Microphone,
+  PencilLine,
+  Question,
+  type Icon,
+} from '@phosphor-icons/react';
 import { TextDrawing } from '../../shared/TextDrawing';
 import type { TaskKind } from '../../shared/taskKinds';
 import type { MyTicket } from '../queries';
@@ -11,6 +20,7 @@ const icons: Record<TaskKind, Icon> = {
   Written: PencilLine,
   Words: Cards,
   Link: LinkIcon,
+  LevelCheck: ListChecks,
 };
 
 /** The picture of a text; where it has none, a sign of what there is to do. */

@@ -34,6 +34,7 @@ const lengths: Record<TaskKind, (k: MyTicket) => (string | false)[]> = {
   Written: () => [t('to write')],
   Words: (k) => [t('{{count}} words to practise', { count: k.toPractise })],
   Link: () => [t('a page to open')],
+  LevelCheck: () => [],
 };
 
 /** What is left of it. */

@@ -11,6 +11,7 @@ import { DifferentForSome } from './DifferentForSome';
 import { LookFirst } from './LookFirst';
 import { whomOptions } from './how';
 import { HowFields } from './HowFields';
+import { PaperFields } from './PaperFields';
 import { useGiving, type Giving } from './useGiving';
 import { WhatReadersDo } from './WhatReadersDo';
 import { WhoGetsWhat } from './WhoGetsWhat';
@@ -33,6 +34,13 @@ export function AssignDialog(props: Giving) {
         <AlsoIn of={giving.also} skip={skip} />
         <WhatReadersDo of={giving} texts={texts} />
         <HowFields of={giving} today={props.data.today} classId={props.data.id} tries={how.kind !== 'Recording'} />
+        <PaperFields
+          papers={giving.papers}
+          set={giving.setPapers}
+          texts={texts}
+          classId={props.data.id}
+          error={error}
+        />
         <DifferentForSome
           of={giving}
           data={props.data}

@@ -1,9 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
-import { type Api, api, ok } from '../../shared/api';
+import type { Api } from '../../shared/api';
 import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
-import { keys } from '../../shared/keys';
 import { scoreOf } from '../../shared/scores';
 import { asks, taskWords } from '../../shared/taskKinds';
 import { ticketWords } from '../../shared/ticketStates';
@@ -11,6 +9,7 @@ import { phrase, t } from '../../shared/words';
 import { calledIn } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { AssignmentViews, BackToAssignments } from './AssignmentViews';
+import { useAssignment } from './assignmentQuery';
 import { TalkPanel } from './TalkPanel';
 import { Button } from '../../ui/Button';
 import { ListPage, Notice, PageHead } from '../../ui/Page';
@@ -95,13 +94,10 @@ export default function Assignment() {
   const called = useMemo(() => calledIn(data), [data]);
   const columns = useMemo(() => columnsFor(data.id, called), [data.id, called]);
   const { assignmentId = '' } = useParams();
-  const one = useQuery({
-    queryKey: keys.assignment(assignmentId),
-    queryFn: () => ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId } } })),
-  });
+  const one = useAssignment(assignmentId);
   return (
     <Show query={one}>
-      {({ assignment: a, tickets }) => (
+      {({ assignment: a, tickets, together }) => (
         <ListPage>
           <PageHead
             title={a.title}
@@ -114,6 +110,17 @@ export default function Assignment() {
               {a.kind !== 'Text' && ` · ${t(taskWords[a.kind])}`}
               {asks(a.kind) && ` · ${t('tries per question')} ${a.attempts}`}
             </p>
+            {together.length > 0 && (
+              <p className="text-soft">
+                {t('Assigned with it')}{' '}
+                {together.map((o, i) => (
+                  <span key={o.id}>
+                    {i > 0 && ' · '}
+                    <Link to={`/class/${data.id}/assignments/${o.id}`}>{o.title}</Link>
+                  </span>
+                ))}
+              </p>
+            )}
           </PageHead>
           {a.correctedAt && (
             <Notice kind="action" role="status">

@@ -17,6 +17,7 @@ import { AlsoIn } from './AlsoIn';
 import { DifferentForSome } from './DifferentForSome';
 import { whomOptions } from './how';
 import { HowFields } from './HowFields';
+import { PaperFields } from './PaperFields';
 import { LookFirst } from './LookFirst';
 import { practiceOptions, talkWords } from './terms';
 import { useTaskGiving, type TaskDraft, type TaskGiving } from './useTaskGiving';
@@ -92,6 +93,7 @@ export function TaskDialog({
         />
         <AlsoIn of={also} />
         <HowFields of={giving} today={data.today} classId={data.id} tries={false} />
+        <PaperFields papers={giving.papers} set={giving.setPapers} classId={data.id} error={error} />
         <DifferentForSome of={giving} data={data} fields={{ words: task.kind === 'Words', supports: true }} />
         <LookFirst notes={giving.notes.data} />
         {error ? <ErrorText>{sentence(error)}</ErrorText> : null}

@@ -10,6 +10,7 @@ import { sure } from '../../shared/sure';
 import { sentWays } from './ways';
 import { useAlsoIn } from './useAlsoIn';
 import { useNotes } from './useNotes';
+import { sentPapers, type PaperDraft } from './PaperFields';
 
 /** Which texts for whom. */
 export interface Giving {
@@ -31,6 +32,7 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
   const setHow = (change: Partial<How>) => put((before) => ({ ...before, ...change }));
   const [skip, setSkip] = useState(true);
   const [versions, setVersions] = useState<Record<string, string>>({});
+  const [papers, setPapers] = useState<PaperDraft[]>([]);
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const [onces] = useState(() => new Map(texts.map((x) => [x.id, createOnce()])));
@@ -101,6 +103,7 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
         ways: sentWays(how.ways, readers),
         questions: how.kind === 'Quiz' && texts.length === 1 ? how.questions : null,
         draft,
+        papers: sentPapers(papers),
         texts: wanted,
       };
       const made = await ok(
@@ -138,6 +141,8 @@ export function useGiving({ data, texts, readers: these, close, done }: Giving) 
     setSkip,
     versions,
     setVersions,
+    papers,
+    setPapers,
     error,
     busy,
     notes,

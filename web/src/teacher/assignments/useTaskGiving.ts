@@ -8,6 +8,7 @@ import { howFirst, readersOf, termsOfHow, whomFirst, type How } from './how';
 import { useAlsoIn } from './useAlsoIn';
 import { sentWays } from './ways';
 import { useNotes } from './useNotes';
+import { sentPapers, type PaperDraft } from './PaperFields';
 
 export type TaskToGive = Api<'TaskToGive'>;
 export type OtherKind = Extract<TaskToGive['kind'], 'Words' | 'Written' | 'Link'>;
@@ -74,6 +75,7 @@ export function useTaskGiving({ data, readers: these, first, close, done }: Prop
   const readers = useMemo(() => readersOf(who, data, these), [who, data, these]);
   const [how, putHow] = useState(() => howFirst(data));
   const setHow = (change: Partial<How>) => putHow((before) => ({ ...before, ...change }));
+  const [papers, setPapers] = useState<PaperDraft[]>([]);
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const once = useOnce();
@@ -102,6 +104,7 @@ export function useTaskGiving({ data, readers: these, first, close, done }: Prop
         draft,
         share: how.share,
         ways: sentWays(how.ways, readers),
+        papers: sentPapers(papers),
       };
       const about = [request, task, also.chosen];
       const made = await ok(
@@ -125,7 +128,23 @@ export function useTaskGiving({ data, readers: these, first, close, done }: Prop
       setBusy(false);
     }
   };
-  return { task, setTask, who, setWho, readers, how, setHow, error, busy, also, notes, people, give };
+  return {
+    task,
+    setTask,
+    who,
+    setWho,
+    readers,
+    how,
+    setHow,
+    papers,
+    setPapers,
+    error,
+    busy,
+    also,
+    notes,
+    people,
+    give,
+  };
 }
 
 export type TaskGiving = ReturnType<typeof useTaskGiving>;

@@ -66,10 +66,15 @@ export function EditPlan({ plan, close, saved }: { plan: SavedPlan; close: () =>
             </TableHead>
             <TableBody>
               {items.map((x) => {
-                const { title } = sure(plan.items[x.at]);
+                const { title, papers } = sure(plan.items[x.at]);
                 return (
                   <tr key={x.at}>
-                    <Th scope="row">{title}</Th>
+                    <Th scope="row">
+                      {title}
+                      {papers > 0 && (
+                        <span className="text-soft font-normal"> · {t('{{count}} papers', { count: papers })}</span>
+                      )}
+                    </Th>
                     <Td>
                       <NumberField
                         label={t('Week of {{title}}', { title })}

@@ -5,10 +5,11 @@ import { toast } from 'sonner';
 import { api, fieldOf, ok } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { useOnce } from '../../../shared/once';
-import { t } from '../../../shared/words';
+import { say, t } from '../../../shared/words';
 import { Dialog } from '../../../ui/Dialog';
 import { Select } from '../../../ui/Select';
 import { TextField } from '../../../ui/TextField';
+import type { CheckRow } from '../../checks/checkQueries';
 import type { Plate } from '../week/weekLayout';
 import { PlanFoot } from './PlanFoot';
 import { orderOptions, ownerOptions } from './planQueries';
@@ -18,11 +19,14 @@ export function SavePlan({
   classId,
   monday,
   plates,
+  checks,
   close,
 }: {
   classId: string;
   monday: string;
   plates: Plate[];
+  /** Level checks that open in these weeks. */
+  checks: CheckRow[];
   close: () => void;
 }) {
   const client = useQueryClient();
@@ -33,7 +37,7 @@ export function SavePlan({
   const [owner, setOwner] = useState<'mine' | 'school'>('mine');
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
-  const titles = [...new Set(plates.map((p) => p.assignment.title))];
+  const titles = [...new Set(plates.map((p) => p.assignment.title)), ...checks.map((k) => say(k.name))];
   const save = async (e: FormEvent) => {
     e.preventDefault();
     setBusy(true);
@@ -43,6 +47,7 @@ export function SavePlan({
       inOrder: order === 'weeks',
       monday,
       assignmentIds: plates.map((p) => p.assignment.id),
+      checkIds: checks.map((k) => k.id),
     };
     try {
       const plan = await ok(

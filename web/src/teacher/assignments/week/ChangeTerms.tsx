@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useFields } from '../../../shared/forms';
 import { t } from '../../../shared/words';
 import type { Api } from '../../../shared/api';
@@ -14,20 +15,24 @@ import type { Plan } from './useWeek';
 /** When an assignment is seen and due, and what is said with it; what that means for readers is said first. */
 export function ChangeTerms({
   a,
+  others,
   plan,
   today,
   close,
 }: {
   a: Api<'AssignmentRow'>;
+  /** What was given in the same act. */
+  others: Api<'AssignmentRow'>[];
   plan: Plan;
   today: string;
   close: () => void;
 }) {
+  const [together, setTogether] = useState(false);
   const form = useFields({
     schema: termsSchema,
     start: fieldsOf(a),
     send: async (terms) => {
-      await plan.tell(plan.change(a, termsOf(terms)));
+      await plan.tell(plan.change(a, termsOf(terms), together));
       close();
     },
   });
@@ -89,6 +94,13 @@ export function ChangeTerms({
           />
         )}
         <TextArea label={t('Note for colleagues')} rows={2} {...form.field('note')} />
+        {others.length > 0 && (
+          <p>
+            <Checkbox checked={together} set={setTogether}>
+              {t('Make the same changes to {{count}} tasks assigned with it', { count: others.length })}
+            </Checkbox>
+          </p>
+        )}
         <FormFoot of={form} close={close}>
           {t('Save')}
         </FormFoot>

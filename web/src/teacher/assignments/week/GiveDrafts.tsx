@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { sentence } from '../../../shared/api';
 import { dayOf } from '../../../shared/format';
-import { t } from '../../../shared/words';
+import { say, t } from '../../../shared/words';
 import { Button } from '../../../ui/Button';
 import { Checkbox } from '../../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../../ui/Dialog';
 import { ErrorText } from '../../../ui/Field';
 import { Table, TableBody, TableHead, Td, Th } from '../../../ui/table/Table';
+import type { CheckRow } from '../../checks/checkQueries';
 import { rowName } from '../rows';
 import { FitWords } from './PlateCard';
 import { usePlan, type WeekData } from './useWeek';
@@ -17,11 +18,14 @@ export function GiveDrafts({
   classId,
   data,
   drafts,
+  checks,
   close,
 }: {
   classId: string;
   data: WeekData;
   drafts: Plate[];
+  /** Level checks that are drafts. */
+  checks: CheckRow[];
   close: () => void;
 }) {
   const plan = usePlan(classId);
@@ -31,10 +35,18 @@ export function GiveDrafts({
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const wanted = drafts.filter((p) => !left.includes(p.assignment.id));
+  const wantedChecks = checks.filter((k) => !left.includes(k.id));
+  const count = wanted.length + wantedChecks.length;
+  const tick = (id: string, want: boolean) => setLeft(want ? left.filter((x) => x !== id) : [...left, id]);
   const give = async () => {
     setBusy(true);
     try {
-      await plan.tell(plan.give(wanted.map((p) => p.assignment.id)));
+      await plan.tell(
+        plan.give(
+          wanted.map((p) => p.assignment.id),
+          wantedChecks.map((k) => k.id),
+        ),
+      );
       close();
     } catch (e) {
       setError(e);
@@ -43,7 +55,7 @@ export function GiveDrafts({
     }
   };
   return (
-    <Dialog title={t('Assign {{count}} drafts', { count: drafts.length })} close={close} wide>
+    <Dialog title={t('Assign {{count}} drafts', { count: drafts.length + checks.length })} close={close} wide>
       <div className="grid gap-3">
         <p>{t('Readers see each from its first day on. Who has had a text does not get it again.')}</p>
         <div className="border-ink max-h-90 overflow-auto border" tabIndex={0} role="region" aria-label={t('Drafts')}>
@@ -67,11 +79,7 @@ export function GiveDrafts({
                 return (
                   <tr key={a.id} className={on ? undefined : 'text-soft'}>
                     <Td>
-                      <Checkbox
-                        checked={on}
-                        disabled={idle.includes(a.id)}
-                        set={(want) => setLeft(want ? left.filter((x) => x !== a.id) : [...left, a.id])}
-                      >
+                      <Checkbox checked={on} disabled={idle.includes(a.id)} set={(want) => tick(a.id, want)}>
                         <span className="sr-only">{a.title}</span>
                       </Checkbox>
                     </Td>
@@ -87,14 +95,28 @@ export function GiveDrafts({
                   </tr>
                 );
               })}
+              {checks.map((k) => (
+                <tr key={k.id} className={left.includes(k.id) ? 'text-soft' : undefined}>
+                  <Td>
+                    <Checkbox checked={!left.includes(k.id)} set={(want) => tick(k.id, want)}>
+                      <span className="sr-only">{say(k.name)}</span>
+                    </Checkbox>
+                  </Td>
+                  <Th scope="row">{say(k.name)}</Th>
+                  <Td>{t('whom it names')}</Td>
+                  <Td>{k.opensOn ? dayOf(k.opensOn) : '–'}</Td>
+                  <Td>{k.closesOn ? dayOf(k.closesOn) : '–'}</Td>
+                  <Td>{t('level check')}</Td>
+                </tr>
+              ))}
             </TableBody>
           </Table>
         </div>
         {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
         <DialogFoot>
           <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" aria-busy={busy} disabled={wanted.length === 0} onClick={() => void give()}>
-            {t('Assign {{count}} drafts', { count: wanted.length })}
+          <Button look="main" aria-busy={busy} disabled={count === 0} onClick={() => void give()}>
+            {t('Assign {{count}} drafts', { count })}
           </Button>
         </DialogFoot>
       </div>

@@ -1,16 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { api, asFile, fieldOf, ok, sentence, sentences } from '../../../shared/api';
+import { api, asFile, ok, sentence } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
 import { Button } from '../../../ui/Button';
-import { Checkbox } from '../../../ui/Checkbox';
-import { Dialog, DialogFoot } from '../../../ui/Dialog';
-import { ErrorText } from '../../../ui/Field';
 import { FileButton } from '../../../ui/FileButton';
 import { SheetPart } from '../../../ui/Sheet';
-import { TextField } from '../../../ui/TextField';
+import { AddPaper } from '../AddPaper';
 
 /** The papers that go with an assignment: to look at, or a copy each to write on. */
 export function Papers({ assignmentId, may }: { assignmentId: string; may: boolean }) {
@@ -62,70 +59,22 @@ export function Papers({ assignmentId, may }: { assignmentId: string; may: boole
           <FileButton label={t('Add paper…')} accept=".pdf,.png,.jpg,.jpeg" take={setFile} size="sm" />
         </p>
       )}
-      {file && <AddPaper assignmentId={assignmentId} file={file} close={() => setFile(null)} done={again} />}
-    </SheetPart>
-  );
-}
-
-function AddPaper({
-  assignmentId,
-  file,
-  close,
-  done,
-}: {
-  assignmentId: string;
-  file: File;
-  close: () => void;
-  done: () => Promise<unknown>;
-}) {
-  const [name, setName] = useState(file.name.replace(/\.[^.]+$/, ''));
-  const [each, setEach] = useState(false);
-  const [error, setError] = useState<unknown>();
-  const [paperId] = useState(() => crypto.randomUUID());
-  const add = async () => {
-    try {
-      await ok(
-        api.PUT('/assignments/{assignmentId}/papers/{paperId}', {
-          params: { path: { assignmentId, paperId }, query: { name, each } },
-          body: file,
-          ...asFile,
-        }),
-      );
-      await done();
-      close();
-    } catch (problem) {
-      setError(problem);
-    }
-  };
-  return (
-    <Dialog title={t('Add paper')} close={close}>
-      <form
-        className="grid gap-3"
-        onSubmit={(e) => {
-          e.preventDefault();
-          void add();
-        }}
-      >
-        <TextField
-          label={t('Name for readers')}
-          maxLength={120}
-          value={name}
-          set={setName}
-          error={fieldOf(error, 'name')}
+      {file && (
+        <AddPaper
+          file={file}
+          close={() => setFile(null)}
+          send={async (paperId, name, each) => {
+            await ok(
+              api.PUT('/assignments/{assignmentId}/papers/{paperId}', {
+                params: { path: { assignmentId, paperId }, query: { name, each } },
+                body: file,
+                ...asFile,
+              }),
+            );
+            await again();
+          }}
         />
-        <p>
-          <Checkbox checked={each} set={setEach}>
-            {t('Each reader writes and draws on a copy')}
-          </Checkbox>
-        </p>
-        {error && !fieldOf(error, 'name') ? <ErrorText>{sentences(error)}</ErrorText> : null}
-        <DialogFoot>
-          <Button onClick={close}>{t('Cancel')}</Button>
-          <Button look="main" type="submit">
-            {t('Add paper')}
-          </Button>
-        </DialogFoot>
-      </form>
-    </Dialog>
+      )}
+    </SheetPart>
   );
 }

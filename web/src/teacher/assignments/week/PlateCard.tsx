@@ -86,6 +86,7 @@ const glyphs: Record<TaskKind, Icon[]> = {
   Written: [PencilLine],
   Words: [ListBullets],
   Link: [LinkSimple],
+  LevelCheck: [ListChecks],
 };
 
 export const Glyphs = ({ a }: { a: Row }) => (

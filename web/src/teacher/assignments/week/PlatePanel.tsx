@@ -1,25 +1,20 @@
-import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import { api, ok, type Api } from '../../../shared/api';
+import type { Api } from '../../../shared/api';
 import { dayOf, fm, percent } from '../../../shared/format';
-import { keys } from '../../../shared/keys';
-import { asks, ofText, taskWords } from '../../../shared/taskKinds';
+import { asks, taskWords } from '../../../shared/taskKinds';
 import { t } from '../../../shared/words';
 import { calledIn, useClass } from '../../classQueries';
-import { Button } from '../../../ui/Button';
 import { Flag } from '../../../ui/Shapes';
-import { Sheet, SheetFoot, SheetPart } from '../../../ui/Sheet';
-import { daysOfWeek, type Plate } from './weekLayout';
+import { Sheet, SheetPart } from '../../../ui/Sheet';
+import type { Plate } from './weekLayout';
 import { rowName } from '../rows';
-import { ShareButton } from '../stream/ShareButton';
 import { unusual } from '../terms';
-import { ChangeTerms } from './ChangeTerms';
+import { useAssignment } from '../assignmentQuery';
 import { Figures, FitWords, Progress } from './PlateCard';
-import { SwapText } from './SwapText';
 import { Papers } from './Papers';
-import { usePlan, type WeekData } from './useWeek';
+import { PlateDeeds } from './PlateDeeds';
+import type { WeekData } from './useWeek';
 
 /** One assignment of the week: when, what is said with it, who has which version, and what can be done with it. */
 export function PlatePanel({
@@ -87,8 +82,9 @@ export function PlatePanel({
         {a.note && <Said name={t('Note for colleagues')}>{a.note}</Said>}
       </SheetPart>
       {a.draft ? <DraftReaders plate={plate} classId={classId} /> : <Versions plate={plate} classId={classId} />}
+      <Together plate={plate} classId={classId} />
       <Papers assignmentId={a.id} may={d.mayAssign} />
-      {d.mayAssign && <Deeds plate={plate} classId={classId} d={d} close={close} />}
+      {d.mayAssign && <PlateDeeds plate={plate} classId={classId} d={d} close={close} />}
     </Sheet>
   );
 }
@@ -99,14 +95,33 @@ const Said = ({ name, children }: { name: string; children: ReactNode }) => (
   </p>
 );
 
+/** What was given in the same act. */
+function Together({ plate, classId }: { plate: Plate; classId: string }) {
+  const others = useAssignment(plate.assignment.id).data?.together ?? [];
+  if (others.length === 0) return null;
+  return (
+    <SheetPart>
+      <h3 className="text-base" id="together">
+        {t('Assigned with it')}
+      </h3>
+      <ul aria-labelledby="together" className="grid gap-1">
+        {others.map((o) => (
+          <li key={o.id} className="flex flex-wrap items-baseline gap-x-2">
+            {o.draft ? o.title : <Link to={`/class/${classId}/assignments/${o.id}`}>{o.title}</Link>}
+            <span className="text-soft text-sm">
+              {[o.kind !== 'Text' && t(taskWords[o.kind]), o.draft && t('draft')].filter(Boolean).join(' · ')}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </SheetPart>
+  );
+}
+
 /** Who has which version, the shallowest first. */
 function Versions({ plate, classId }: { plate: Plate; classId: string }) {
   const called = calledIn(useClass(classId).data);
-  const one = useQuery({
-    queryKey: keys.assignment(plate.assignment.id),
-    queryFn: () =>
-      ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId: plate.assignment.id } } })),
-  });
+  const one = useAssignment(plate.assignment.id);
   const tickets = (one.data?.tickets ?? []).filter((k) => k.state !== 'TakenBack');
   const depths = [...new Set(tickets.flatMap((k) => k.versionDepth ?? []))].sort((x, y) => x - y);
   if (tickets.length === 0) return null;
@@ -167,57 +182,5 @@ function DraftReaders({ plate, classId }: { plate: Plate; classId: string }) {
         <FitWords p={plate} />
       </p>
     </SheetPart>
-  );
-}
-
-function Deeds({ plate, classId, d, close }: { plate: Plate; classId: string; d: WeekData; close: () => void }) {
-  const a = plate.assignment;
-  const plan = usePlan(classId);
-  const [shown, show] = useState<'change' | 'swap' | null>(null);
-  const open = a.waiting + a.planned + a.underWay + a.sentBack;
-  const takeBack = async () => {
-    const { tickets } = await ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId: a.id } } }));
-    return plan.tickets(
-      'TakeBack',
-      tickets.map((k) => k.id),
-    );
-  };
-  return (
-    <SheetFoot>
-      {a.draft && (
-        <Button look="main" onClick={() => void plan.quietly(plan.give([a.id]))}>
-          {t('Assign')}
-        </Button>
-      )}
-      <Button onClick={() => show('change')}>{t('Change…')}</Button>
-      {ofText(a.kind) && <Button onClick={() => show('swap')}>{t('Swap text…')}</Button>}
-      {a.draft ? (
-        <Button onClick={() => void plan.quietly(plan.discard([a.id])).then(close)}>{t('Discard')}</Button>
-      ) : (
-        <Button disabled={open === 0} onClick={() => void plan.quietly(takeBack())}>
-          {open === 0 ? t('Nothing to take back') : t('Take back from {{n}}', { n: open })}
-        </Button>
-      )}
-      <Button onClick={() => void plan.quietly(plan.copy([a.id], daysOfWeek))}>{t('Copy to next week')}</Button>
-      {!a.draft && (
-        <Button
-          onClick={() =>
-            void navigator.clipboard
-              ?.writeText(`${location.origin}/task/${a.id}`)
-              .then(() => toast.success(t('Link copied. Readers who have this sign in and land on it.')))
-          }
-        >
-          {t('Copy link')}
-        </Button>
-      )}
-      {!a.draft && <ShareButton classId={classId} assignmentId={a.id} />}
-      {!a.draft && (
-        <Button asChild>
-          <Link to={`/class/${classId}/assignments/${a.id}`}>{t('Open')}</Link>
-        </Button>
-      )}
-      {shown === 'change' && <ChangeTerms a={a} plan={plan} today={d.today} close={() => show(null)} />}
-      {shown === 'swap' && <SwapText a={a} plan={plan} classId={classId} close={() => show(null)} />}
-    </SheetFoot>
   );
 }

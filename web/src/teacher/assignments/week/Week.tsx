@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate, useOutletContext } from 'react-router';
 import { addDays } from '../../../shared/days';
 import { shortDay } from '../../../shared/format';
+import { useSession } from '../../../shared/session';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Button } from '../../../ui/Button';
@@ -10,6 +11,7 @@ import { Menu, MenuItem, MenuLine } from '../../../ui/Menu';
 import { ListPage, PageHead } from '../../../ui/Page';
 import { Show } from '../../../ui/Show';
 import { AssignmentTabs } from '../AssignmentTabs';
+import { daysOfCheck, useChecksOn } from '../checksOf';
 import { LayPlan } from '../plans/LayPlan';
 import { SavePlan } from '../plans/SavePlan';
 import { StreamDialog } from '../stream/StreamDialog';
@@ -72,6 +74,11 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
   const here = ofWeek(data.plates, monday);
   const planned = [...here, ...ofWeek(data.plates, next)];
   const drafts = data.plates.filter((p) => p.assignment.draft);
+  const checks = useChecksOn(classId, monday, addDays(next, daysOfWeek - 1));
+  const me = useSession().data?.id;
+  const opening = checks.filter((k) => daysOfCheck(k).first >= monday && (k.opensOn !== null || !k.draft));
+  const draftChecks = opening.filter((k) => k.draft && k.madeBy === me);
+  const allDrafts = drafts.length + draftChecks.length;
   return (
     <>
       <Menu label={t('Add')}>
@@ -80,13 +87,13 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
         <MenuItem onSelect={() => setPlanning('use')}>{t('Plan…')}</MenuItem>
         <MenuItem onSelect={() => void navigate('checks/new')}>{t('Level check…')}</MenuItem>
         <MenuLine />
-        <MenuItem disabled={planned.length === 0} onSelect={() => setPlanning('save')}>
+        <MenuItem disabled={planned.length + opening.length === 0} onSelect={() => setPlanning('save')}>
           {t('Save weeks as plan…')}
         </MenuItem>
       </Menu>
       {planning === 'use' && <LayPlan plan={null} data={room} readers={[]} close={() => setPlanning(null)} />}
       {planning === 'save' && (
-        <SavePlan classId={classId} monday={monday} plates={planned} close={() => setPlanning(null)} />
+        <SavePlan classId={classId} monday={monday} plates={planned} checks={opening} close={() => setPlanning(null)} />
       )}
       {adding && <TaskDialog data={room} readers={[]} close={() => setAdding(false)} />}
       {suggesting && (
@@ -105,12 +112,14 @@ function Deeds({ data, classId, monday }: { data: WeekData; classId: string; mon
       >
         {t('Copy to week of {{day}}', { day: shortDay(next) })}
       </Button>
-      {drafts.length > 0 && (
+      {allDrafts > 0 && (
         <Button look="main" onClick={() => setGiving(true)}>
-          {t('Assign {{count}} drafts…', { count: drafts.length })}
+          {t('Assign {{count}} drafts…', { count: allDrafts })}
         </Button>
       )}
-      {giving && <GiveDrafts classId={classId} data={data} drafts={drafts} close={() => setGiving(false)} />}
+      {giving && (
+        <GiveDrafts classId={classId} data={data} drafts={drafts} checks={draftChecks} close={() => setGiving(false)} />
+      )}
     </>
   );
 }

@@ -48,8 +48,9 @@ export function usePlan(classId: string) {
     /** The same, for where nothing shows what was wrong: a message does. */
     quietly: (doing: Promise<Done>) => tell(doing).catch((e: unknown) => void toast.error(sentence(e))),
     tell,
-    give: (assignmentIds: string[]) =>
-      ok(api.POST('/classes/{classId}/drafts/give', { params: { path }, body: { assignmentIds } })),
+    /** @param checkIds Level checks that are given with them. */
+    give: (assignmentIds: string[], checkIds: string[] = []) =>
+      ok(api.POST('/classes/{classId}/drafts/give', { params: { path }, body: { assignmentIds, checkIds } })),
     /** Texts for readers from a day to a day, kept to be given later. */
     draft: async (readerIds: string[], textIds: string[], visibleFrom: string, dueOn: string): Promise<Done> => {
       const made = await ok(
@@ -102,7 +103,8 @@ export function usePlan(classId: string) {
           },
         }),
       ),
-    change: (a: Row, terms: Partial<Terms>) =>
+    /** @param together Also what was given in the same act. */
+    change: (a: Row, terms: Partial<Terms>, together = false) =>
       ok(
         api.PUT('/assignments/{assignmentId}', {
           params: { path: { assignmentId: a.id } },
@@ -123,6 +125,7 @@ export function usePlan(classId: string) {
             directions: a.directions,
             note: a.note,
             revision: a.revision,
+            together,
             ...terms,
           },
         }),
