@@ -209,13 +209,13 @@ test('two texts are assigned together with a paper, changed together, and one li
   await choosePaper('Map.pdf', 'application/pdf', pdf);
   await adding.getByRole('button', { name: 'Add paper' }).click();
   await expect(adding).toBeHidden();
-  await choose(dialog.getByRole('combobox', { name: 'Goes with' }), second);
+  await choose(dialog.getByRole('combobox', { name: 'Map goes with' }), `With “${second}”`);
   await axe(page, 'assigning with a paper');
   await dialog.getByRole('button', { name: /^Assign to 1 reader$/ }).click();
   await expect(dialog).toBeHidden();
 
   await assignments(page, 'Week');
-  await page.getByRole('button', { name: starting(`${first} from`) }).click();
+  await page.getByRole('button', { name: starting(`Mateo: ${first}`) }).click();
   const panel = page.getByRole('complementary', { name: first });
   await expect(panel.getByRole('list', { name: 'Assigned with it' }).getByText(second)).toBeVisible();
   await axe(page, 'an assignment of two');
@@ -231,10 +231,10 @@ test('two texts are assigned together with a paper, changed together, and one li
   expect(await api(page, 'GET', `/assignments/${one.id}/papers`)).toHaveLength(0);
   expect((await api(page, 'GET', `/assignments/${other.id}/papers`)).map((p) => p.name)).toEqual(['Map']);
 
-  await panel.getByRole('button', { name: 'Take back all 2 tasks' }).click();
+  await panel.getByRole('button', { name: 'Take back all 2' }).click();
   await expect(page.getByText('Took back from 2 readers').or(page.getByText('Took back from 1 reader'))).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
-  await expect(panel.getByRole('button', { name: 'Take back all 2 tasks' })).toBeVisible();
+  await expect(panel.getByRole('button', { name: 'Take back all 2' })).toBeVisible();
 
   // A task that is done leads on to what came with it.
   const { readers } = await api(page, 'GET', `/classes/${classId}`);

@@ -195,6 +195,7 @@ internal sealed class Placing
     private readonly Dictionary<string, int> at;
     private readonly int[] of;
     private readonly int[] sizes;
+    private readonly bool[] named;
     private readonly int least,
         most;
     private readonly bool all;
@@ -210,6 +211,9 @@ internal sealed class Placing
             Figure(GroupRuleKind.Largest) ?? readers.Count
         );
         (of, sizes) = (new int[readers.Count], new int[Figure(GroupRuleKind.Number) ?? readers.Count]);
+        named = new bool[sizes.Length];
+        foreach (var rule in rules.Where(r => r.Kind is GroupRuleKind.Fixed && r.Figure < sizes.Length))
+            named[rule.Figure] = true;
         Possible = Try(0);
     }
 
@@ -221,8 +225,16 @@ internal sealed class Placing
             return sizes.All(s => (s == 0 && !all) || s >= least);
         if (sizes.Where(s => all || s > 0).Sum(s => Math.Max(0, least - s)) > of.Length - i)
             return false;
+        var empty = false;
         for (var g = 0; g < sizes.Length; g++)
         {
+            // Empty groups that no rule names are all alike.
+            if (sizes[g] == 0 && !named[g])
+            {
+                if (empty)
+                    continue;
+                empty = true;
+            }
             if (sizes[g] == most || !rules.All(r => Fits(r, i, g)))
                 continue;
             (of[i], sizes[g]) = (g, sizes[g] + 1);

@@ -10,7 +10,7 @@ export const Toasts = () => (
       unstyled: true,
       classNames: {
         toast:
-          'flex w-[min(420px,90vw)] items-center gap-3 rounded-md border border-ink bg-paper px-4 py-3 ' +
+          'flex w-[min(420px,90vw)] items-center gap-3 rounded-md border border-ink bg-paper px-4 py-3 font-ui ' +
           'text-base text-ink shadow-lift',
         actionButton:
           'ml-auto h-7 flex-none rounded-md border border-overlay bg-overlay px-2.5 text-sm font-semibold text-paper',

@@ -44,19 +44,20 @@ export function PaperFields({
       {papers.length > 0 && (
         <ul className="grid gap-1.5">
           {papers.map((p) => (
-            <li key={p.id} className="flex flex-wrap items-end gap-x-3 gap-y-1">
-              <span className="grow self-center">
+            <li key={p.id} className="flex flex-wrap items-center gap-x-3 gap-y-1">
+              <span className="grow">
                 {p.name}{' '}
                 <span className="text-soft text-sm">{p.each ? t('each writes on a copy') : t('to look at')}</span>
               </span>
               {texts.length > 1 && (
                 <Select
-                  label={t('Goes with')}
+                  label={t('{{name}} goes with', { name: p.name })}
+                  bare
                   value={p.textId}
                   set={(textId) => change(p.id, textId)}
                   options={[
-                    { value: '', label: t('All {{count}} texts', { count: texts.length }) },
-                    ...texts.map((x) => ({ value: x.id, label: x.title })),
+                    { value: '', label: t('With all {{count}} texts', { count: texts.length }) },
+                    ...texts.map((x) => ({ value: x.id, label: t('With “{{title}}”', { title: x.title }) })),
                   ]}
                 />
               )}

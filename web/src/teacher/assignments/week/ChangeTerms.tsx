@@ -41,6 +41,13 @@ export function ChangeTerms({
   return (
     <Dialog title={t('Change “{{title}}”', { title: a.title })} close={close}>
       <Form of={form}>
+        {others.length > 0 && (
+          <p>
+            <Checkbox checked={together} set={setTogether}>
+              {t('Make the same changes to {{count}} tasks assigned with it', { count: others.length })}
+            </Checkbox>
+          </p>
+        )}
         <FieldRow>
           <DateField label={t('Visible from')} {...form.field('visibleFrom')} />
           {!never && <DateField label={t('Due on')} {...form.field('dueOn')} />}
@@ -94,13 +101,6 @@ export function ChangeTerms({
           />
         )}
         <TextArea label={t('Note for colleagues')} rows={2} {...form.field('note')} />
-        {others.length > 0 && (
-          <p>
-            <Checkbox checked={together} set={setTogether}>
-              {t('Make the same changes to {{count}} tasks assigned with it', { count: others.length })}
-            </Checkbox>
-          </p>
-        )}
         <FormFoot of={form} close={close}>
           {t('Save')}
         </FormFoot>

@@ -36,7 +36,7 @@ export function CheckRows({
                   to={`/class/${classId}/assignments/checks/${k.id}`}
                   title={say(k.name)}
                   className={cx(
-                    'border-ink bg-depth-2 hover:bg-depth-3 block rounded-md border px-2 py-0.5 text-sm leading-5',
+                    'border-ink bg-depth-2 hover:bg-depth-3 line-clamp-2 rounded-md border px-2 py-0.5 text-sm leading-5',
                     'no-underline',
                     k.draft && 'border-dashed bg-transparent',
                   )}

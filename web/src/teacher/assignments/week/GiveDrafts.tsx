@@ -102,8 +102,10 @@ export function GiveDrafts({
                       <span className="sr-only">{say(k.name)}</span>
                     </Checkbox>
                   </Td>
-                  <Th scope="row">{say(k.name)}</Th>
-                  <Td>{t('whom it names')}</Td>
+                  <Th scope="row" wrap>
+                    {say(k.name)}
+                  </Th>
+                  <Td>{t('its readers')}</Td>
                   <Td>{k.opensOn ? dayOf(k.opensOn) : '–'}</Td>
                   <Td>{k.closesOn ? dayOf(k.closesOn) : '–'}</Td>
                   <Td>{t('level check')}</Td>

@@ -58,12 +58,12 @@ export function PlateDeeds({
       )}
       {a.draft && drafts.length > 0 && (
         <Button onClick={() => void plan.quietly(plan.discard([a.id, ...drafts.map((o) => o.id)])).then(close)}>
-          {t('Discard all {{count}} tasks', { count: drafts.length + 1 })}
+          {t('Discard all {{count}}', { count: drafts.length + 1 })}
         </Button>
       )}
       {!a.draft && out.length > 0 && (
         <Button onClick={() => void plan.quietly(takeBack([a.id, ...out.map((o) => o.id)]))}>
-          {t('Take back all {{count}} tasks', { count: out.length + 1 })}
+          {t('Take back all {{count}}', { count: out.length + 1 })}
         </Button>
       )}
       <Button onClick={() => void plan.quietly(plan.copy([a.id], daysOfWeek))}>{t('Copy to next week')}</Button>
