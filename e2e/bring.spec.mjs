@@ -4,7 +4,12 @@ import { axe, place, teacher } from './people.mjs';
 // Texts from files and back: a document of two chapters, a book that was saved here, and what is no text.
 
 const chapter = (name) =>
-  `# ${name}\n\nThe estuary was quiet. A heron stood in the shallow water and waited for the ferry to go by. Then it spread its wings and flew over the mill.\n\nNobody saw it but the ferryman, who waved.`;
+  [
+    `# ${name}`,
+    'The estuary was quiet. A heron stood in the shallow water and waited for the ferry to go by. ' +
+      'Then it spread its wings and flew over the mill.',
+    'Nobody saw it but the ferryman, who waved.',
+  ].join('\n\n');
 
 test('a document is looked into, its chapters are named and taken in', async ({ page }) => {
   await teacher(page);
@@ -23,7 +28,12 @@ test('a document is looked into, its chapters are named and taken in', async ({ 
     name: 'herons.md',
     mimeType: 'text/markdown',
     buffer: Buffer.from(
-      `${chapter('Low water')}\n\n${chapter('High water')}\n\n# Deutsch\n\nDer Reiher stand lange im flachen Wasser und wartete, bis die Fähre vorbei war und niemand ihn sah.`,
+      [
+        chapter('Low water'),
+        chapter('High water'),
+        '# Deutsch',
+        'Der Reiher stand lange im flachen Wasser und wartete, bis die Fähre vorbei war und niemand ihn sah.',
+      ].join('\n\n'),
     ),
   });
   await expect(page.getByText('herons.md contains 3 texts.')).toBeVisible();

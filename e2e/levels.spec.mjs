@@ -2,7 +2,7 @@ import { expect, test } from './world.mjs';
 import { axe, choose, place, teacher } from './people.mjs';
 
 // What a level is built from, and the teacher's own word.
-test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; a judgement is added and undone; the level is set until the next check School year ends', async ({
+test('evidence is left out with a reason and taken in again, a judgement is added and undone, the level is set', async ({
   page,
 }) => {
   await teacher(page);

@@ -11,7 +11,8 @@ async function fillOne(page) {
   await expect(form.getByRole('button', { name: 'Check answer' })).toBeVisible();
   for (let i = 0; i < 12 && !(await form.getByRole('button', { name: 'Check answer' }).isEnabled()); i++) {
     const free = form.locator(
-      'input:not(:checked):not([disabled]), button:not([disabled]):not([aria-pressed="true"]):not([data-look="main"]):not([data-look="plain"]), textarea',
+      'input:not(:checked):not([disabled]), textarea, ' +
+        'button:not([disabled]):not([aria-pressed="true"]):not([data-look="main"]):not([data-look="plain"])',
     );
     const one = free.nth(Math.min(i, (await free.count()) - 1));
     if (await one.evaluate((e) => e.tagName === 'TEXTAREA')) await one.fill('They helped each other.');

@@ -6,7 +6,10 @@ test.describe.configure({ mode: 'serial' });
 
 const title = `The lamp on the rock ${Date.now()}`;
 const story =
-  'The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night. He sat by the window and listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.';
+  'The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. ' +
+  'Far out, a ship turned its bow towards the harbour.\n\n' +
+  'The wind rose in the night. He sat by the window and listened to the sea. ' +
+  'In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.';
 
 async function add(page, kind, stem, strand) {
   await page.getByRole('button', { name: 'Add question' }).click();

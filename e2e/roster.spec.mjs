@@ -242,7 +242,12 @@ const roster = (mended) =>
     'manifest.csv':
       'propertyName,value\noneroster.version,1.2\nfile.classes,delta\nfile.users,delta\nfile.roles,delta\nfile.enrollments,delta\n',
     'classes.csv': 'sourcedId,title,grades\nk1,7 Fulmar,07\n',
-    'users.csv': `sourcedId,givenName,familyName,grades,email\nx1,Anneke,Prins,07,\nx2,Ravi,Sen,${mended},\nx3,Tia,Moana,,tia@port-ellery.example\n`,
+    'users.csv': [
+      'sourcedId,givenName,familyName,grades,email',
+      'x1,Anneke,Prins,07,',
+      `x2,Ravi,Sen,${mended},`,
+      'x3,Tia,Moana,,tia@port-ellery.example\n',
+    ].join('\n'),
     'roles.csv': 'userSourcedId,role\nx1,student\nx2,student\nx3,teacher\n',
     'enrollments.csv':
       'sourcedId,classSourcedId,userSourcedId,role\ny1,k1,x1,student\ny2,k9,x2,student\ny3,k1,x3,teacher\n',

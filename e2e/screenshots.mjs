@@ -43,13 +43,17 @@ for (const name of ['Mateo', 'Jun', 'Owen', 'Amara', 'Ciara'])
 await desk.getByRole('button', { name: 'Leila Haddad' }).click();
 await desk.getByText('Depth and reach').waitFor();
 await shot(desk, 'readers');
+await desk
+  .getByRole('region', { name: 'Tray' })
+  .getByRole('button', { name: /^Assign to/ })
+  .click();
+await desk.getByRole('dialog').getByRole('row', { name: /Mateo/ }).waitFor();
+await desk.getByRole('dialog').evaluate((d) => d.scrollTo(0, d.scrollHeight));
+await shot(desk, 'assign');
+await desk.keyboard.press('Escape');
 await place(desk, 'Texts');
 await desk.getByRole('link', { name: 'Salt Letters' }).waitFor();
 await shot(desk, 'texts');
-await desk.getByRole('link', { name: 'The Mill That Waits' }).click();
-await desk.getByRole('heading', { name: /^Depth/ }).waitFor();
-await desk.getByText('Why does Mrs. Dunmore wait before she turns the handle?').click();
-await shot(desk, 'text');
 await place(desk, 'Assignments');
 await desk.getByRole('button', { name: /^The Mill That Waits/ }).click();
 await desk.getByRole('heading', { name: 'Who has which version' }).waitFor();
@@ -119,7 +123,8 @@ await desk.getByRole('menuitem', { name: /^Many/ }).click();
 await desk.getByRole('textbox', { name: 'Given name, row 1', exact: true }).focus();
 await paste(
   desk,
-  'Solveig\tEide\t4\t31 fm\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20 fm\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm',
+  'Solveig\tEide\t4\t31 fm\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\n' +
+    'Nils\tDahl\t2\t20 fm\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm',
 );
 await desk.getByText('2 to fix').waitFor();
 await desk.getByRole('button', { name: 'Clear', exact: true }).click();

@@ -129,7 +129,8 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
     .fill('Der alte Mann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss.');
   await expect(page.getByText(/Only English can be measured/)).toBeVisible();
   const story =
-    'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the harbour. The wind rose in the night, and he listened to the sea.';
+    'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the ' +
+    'harbour. The wind rose in the night, and he listened to the sea.';
   await page.getByLabel('The text').fill(story);
   await expect(page.getByRole('heading', { name: /fm ± .*grade/ })).toBeVisible();
   await page.getByRole('button', { name: 'Heading' }).click();

@@ -135,9 +135,9 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         };
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.CheckGiven, async (c, t) =>
         {
-            await CheckStore.Save(c, t, check, aims, []);
+            await CheckWriter.Save(c, t, check, aims, []);
             return new(
-                new { checkId = id, readerIds = await CheckStore.Give(c, t, id, plan, meant, at) },
+                new { checkId = id, readerIds = await CheckWriter.Give(c, t, id, plan, meant, at) },
                 $"Gave {name} to {meant.Count:count} readers"
             );
         });

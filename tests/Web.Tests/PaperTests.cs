@@ -150,17 +150,22 @@ public sealed class PaperTests(Harness harness)
         );
         var first = (string)given["assignmentId"]!;
         var second = (string)(await ana.Get($"/api/assignments/{first}"))["together"]![0]!["id"]!;
-        async Task<string[]> Names(string assignment) =>
-            [
-                .. (await ana.Get($"/api/assignments/{assignment}/papers"))
-                    .AsArray()
-                    .Select(p => (string)p!["name"]!)
-                    .Order(),
-            ];
-        (await Names(first)).ShouldBe(["Map"]);
-        (await Names(second)).ShouldBe(["Map", "Sheet"]);
+        (await Names(ana, first)).ShouldBe(["Map"]);
+        (await Names(ana, second)).ShouldBe(["Map", "Sheet"]);
+        await Planned(ana, room, first, second);
+    }
 
-        // A plan keeps its own: what becomes of the assignment's is nothing to it.
+    private static async Task<string[]> Names(Person ana, string assignment) =>
+        [
+            .. (await ana.Get($"/api/assignments/{assignment}/papers"))
+                .AsArray()
+                .Select(p => (string)p!["name"]!)
+                .Order(),
+        ];
+
+    /// <summary>A plan keeps papers of its own: what becomes of the assignment's is nothing to it.</summary>
+    private async Task Planned(Person ana, Room room, string first, string second)
+    {
         var monday = DateOnly.Parse(
             (string)(await ana.Get($"/api/assignments/{first}"))["assignment"]!["visibleFrom"]!
         );
@@ -193,7 +198,7 @@ public sealed class PaperTests(Harness harness)
                 draft = true,
             }
         );
-        (await Names(laid.ToString())).ShouldBe(["Map", "Sheet"]);
+        (await Names(ana, laid.ToString())).ShouldBe(["Map", "Sheet"]);
     }
 
     [Fact]
@@ -217,5 +222,16 @@ public sealed class PaperTests(Harness harness)
         );
         await ana.Problem(page, 422);
         (await ana.Get(path))["rows"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Papers_that_go_with_nothing_are_bounded()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var room = await harness.Room(lead, 1);
+        for (var i = 0; i < 20; i++)
+            await Beforehand(lead, room, Pdf, $"Paper {i}");
+        var more = await lead.Send(HttpMethod.Put, $"/api/classes/{room.Id}/papers/{Guid.NewGuid()}?name=More", Pdf);
+        await lead.Problem(more, 422);
     }
 }

@@ -190,6 +190,44 @@ public sealed class SavedPlanTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
+        var plan = await WithCheck(ana, room);
+        var item = plan["items"]![0]!;
+        ((string)item["kind"]!, (string)item["title"]!, (int)item["day"]!).ShouldBe(
+            ("LevelCheck", "Reading morning", 1)
+        );
+        var (later, other) = (Monday.AddDays(14), await harness.Room(ana, 2));
+        await ana.Json(await Lay(ana, other, plan, later, draft: true, [Guid.NewGuid()]));
+        var draft = (await Checks(ana, other)).Single(k => (string)k["opensOn"]! == Day(later.AddDays(1)));
+        ((bool)draft["draft"]!, (string)draft["closesOn"]!).ShouldBe((true, Day(later.AddDays(3))));
+        (await Checks(ana, room)).ShouldAllBe(k => (string)k["id"]! != (string)draft["id"]!, "it is for others");
+
+        var request = new { assignmentIds = Array.Empty<string>(), checkIds = new[] { (string)draft["id"]! } };
+        var given = await ana.Posted($"/api/classes/{other.Id}/drafts/give", request);
+        async Task<(bool Draft, int Readers)> Now()
+        {
+            var now = (await Checks(ana, other)).Single(k => (string)k["id"]! == (string)draft["id"]!);
+            return ((bool)now["draft"]!, (int)now["readers"]!);
+        }
+        (await Now()).ShouldBe((false, 2));
+        await ana.Posted($"/api/changes/{given["changeId"]}/undo");
+        (await Now()).ShouldBe((true, 0));
+
+        // Given at once, it is taken back by undoing.
+        var done = await ana.Json(await Lay(ana, other, plan, later.AddDays(14), draft: false, [Guid.NewGuid()]));
+        (await Checks(ana, other)).Count(k => !(bool)k["draft"]!).ShouldBe(1);
+        await ana.Posted($"/api/changes/{done["changeId"]}/undo");
+        (await Checks(ana, other)).Count(k => !(bool)k["draft"]!).ShouldBe(0);
+        var ben = await harness.Teacher("ben");
+        var bens = await harness.Room(ben, 1);
+        (await ben.Post($"/api/classes/{bens.Id}/drafts/give", request)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    private static async Task<JsonNode[]> Checks(Person ana, Room room) =>
+        [.. (await ana.Get($"/api/classes/{room.Id}/checks")).AsArray().OfType<JsonNode>()];
+
+    /// <summary>A plan of a level check from a Tuesday to a Thursday.</summary>
+    private static async Task<JsonNode> WithCheck(Person ana, Room room)
+    {
         var check = Guid.NewGuid();
         var made = JsonNode.Parse(
             System.Text.Json.JsonSerializer.Serialize(LevelCheckTests.Check([room.Id], draft: true))
@@ -197,7 +235,7 @@ public sealed class SavedPlanTests(Harness harness)
         made["opensOn"] = Day(Monday.AddDays(1));
         made["closesOn"] = Day(Monday.AddDays(3));
         await ana.Stored($"/api/checks/{check}", made);
-        var plan = await ana.Posted(
+        return await ana.Posted(
             $"/api/classes/{room.Id}/plans",
             new
             {
@@ -210,39 +248,5 @@ public sealed class SavedPlanTests(Harness harness)
                 checkIds = new[] { check },
             }
         );
-        var item = plan["items"]![0]!;
-        ((string)item["kind"]!, (string)item["title"]!, (int)item["day"]!).ShouldBe(
-            ("LevelCheck", "Reading morning", 1)
-        );
-        var (later, other) = (Monday.AddDays(14), await harness.Room(ana, 2));
-        await ana.Json(await Lay(ana, other, plan, later, draft: true, [Guid.NewGuid()]));
-        async Task<JsonNode[]> Checks(Room room) =>
-            [.. (await ana.Get($"/api/classes/{room.Id}/checks")).AsArray().OfType<JsonNode>()];
-        var draft = (await Checks(other)).Single(k => (string)k["opensOn"]! == Day(later.AddDays(1)));
-        ((bool)draft["draft"]!, (string)draft["closesOn"]!).ShouldBe((true, Day(later.AddDays(3))));
-        (await Checks(room)).ShouldAllBe(k => (string)k["id"]! != (string)draft["id"]!, "it is for others");
-
-        var given = await ana.Posted(
-            $"/api/classes/{other.Id}/drafts/give",
-            new { assignmentIds = Array.Empty<string>(), checkIds = new[] { (string)draft["id"]! } }
-        );
-        var there = (await Checks(other)).Single(k => (string)k["id"]! == (string)draft["id"]!);
-        ((bool)there["draft"]!, (int)there["readers"]!).ShouldBe((false, 2));
-        await ana.Posted($"/api/changes/{given["changeId"]}/undo");
-        there = (await Checks(other)).Single(k => (string)k["id"]! == (string)draft["id"]!);
-        ((bool)there["draft"]!, (int)there["readers"]!).ShouldBe((true, 0));
-
-        // Given at once, it is taken back by undoing.
-        var done = await ana.Json(await Lay(ana, other, plan, later.AddDays(14), draft: false, [Guid.NewGuid()]));
-        (await Checks(other)).Count(k => !(bool)k["draft"]!).ShouldBe(1);
-        await ana.Posted($"/api/changes/{done["changeId"]}/undo");
-        (await Checks(other)).Count(k => !(bool)k["draft"]!).ShouldBe(0);
-        var ben = await harness.Teacher("ben");
-        (
-            await ben.Post(
-                $"/api/classes/{(await harness.Room(ben, 1)).Id}/drafts/give",
-                new { assignmentIds = Array.Empty<string>(), checkIds = new[] { (string)draft["id"]! } }
-            )
-        ).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 }

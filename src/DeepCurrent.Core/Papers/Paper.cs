@@ -33,9 +33,13 @@ public static class Paper
 {
     public const int LargestFile = 10_000_000,
         MostOfAssignment = 5,
+        MostBeforehand = 20,
         LongestName = 120,
         MostStrokes = 2000,
         MostPoints = 2000;
+
+    /// <summary>How long a paper is kept that was added beforehand and given with nothing.</summary>
+    public static readonly TimeSpan KeptBeforehand = TimeSpan.FromDays(1);
 
     private const int MostPages = 200;
 

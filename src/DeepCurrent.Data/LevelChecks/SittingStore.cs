@@ -285,7 +285,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             "update level_check set closed_at = coalesce(closed_at, @now), revision = revision + 1 where id = @Id",
             new { check.Id, now }
         );
-        await CheckStore.Tell(c, null, check.Id);
+        await CheckWriter.Tell(c, null, check.Id);
     }
 
     /// <summary>Opens a check again that was ended.</summary>
@@ -307,7 +307,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             new { checkId, today },
             t
         );
-        await CheckStore.Tell(c, t, checkId);
+        await CheckWriter.Tell(c, t, checkId);
     }
 
     /// <summary>Checks whose last day has passed.</summary>

@@ -139,6 +139,38 @@ public sealed class PaperStore(NpgsqlDataSource db, Notices notices)
             t
         );
 
+    /// <summary>Forgets what an adult added beforehand and gave with nothing for a while.</summary>
+    /// <param name="before">What was added earlier goes.</param>
+    /// <returns>How many are left.</returns>
+    public Task<int> ForgetBeforehand(AdultId adultId, DateTimeOffset before) =>
+        db.Value<int>(
+            """
+            with gone as (
+              delete from paper
+              where added_by = @adultId and assignment_id is null and plan_id is null and added_at < @before)
+            select count(*)::int
+            from paper
+            where added_by = @adultId and assignment_id is null and plan_id is null and added_at >= @before
+            """,
+            new { adultId, before }
+        );
+
+    /// <summary>Forgets papers that were there beforehand, once they go with what they were for.</summary>
+    public static Task Forget(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        SchoolId schoolId,
+        IReadOnlyCollection<PaperId> ids
+    ) =>
+        c.ExecuteAsync(
+            """
+            delete from paper
+            where id = any(@ids) and school_id = @schoolId and assignment_id is null and plan_id is null
+            """,
+            new { ids = ids.ToArray(), schoolId },
+            t
+        );
+
     /// <summary>Papers that are there beforehand go with assignments: a copy of each with each.</summary>
     /// <param name="schoolId">Whose they are.</param>
     public static Task Place(

@@ -1,9 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
-using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Papers;
-using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Papers;
@@ -65,10 +63,9 @@ public static class AssignEndpoints
         var given = new List<Prepared>();
         foreach (var room in rooms)
             given.AddRange(await Prepare(room, titles, request, terms, ways, desk, giving));
-        var act = rooms[0].Ids.First();
-        given = [.. given.Select(g => g with { Assignment = g.Assignment with { Act = act } })];
         if (given.Count == 0)
             throw Refused.Field("readerIds", $"Everyone selected has had this text. Choose others.");
+        given = InOneAct(given, rooms[0].Ids.First());
         var ids = given.Select(g => g.Assignment.Id).ToList();
         var change = await Keep(
             rooms,
@@ -77,8 +74,7 @@ public static class AssignEndpoints
             changes,
             async (c, t) =>
             {
-                await Add(c, t, given, request.Share == true, desk, today);
-                await PaperStore.Place(c, t, desk.Who.SchoolId, PlacesOf(request, given));
+                await Add(c, t, given, request, desk, today);
                 return Summary(given, rooms.Sum(r => r.Chosen.Count));
             },
             ids
@@ -91,6 +87,9 @@ public static class AssignEndpoints
             given.Select(g => g.Assignment.Task.TextId?.Value ?? g.Assignment.Id.Value).Distinct().Count()
         );
     }
+
+    private static List<Prepared> InOneAct(List<Prepared> given, AssignmentId act) =>
+        given.ConvertAll(g => g with { Assignment = g.Assignment with { Act = act } });
 
     /// <summary>How single readers do it otherwise.</summary>
     private static IReadOnlyDictionary<ReaderId, OwnWay> WaysOf(AssignRequest request, AssignmentTerms terms)
@@ -204,12 +203,12 @@ public static class AssignEndpoints
             ),
         ];
 
-    /// <summary>Adds what is given, and asks for it on the class stream where that is wanted.</summary>
+    /// <summary>Adds what is given with its papers, and asks for it on the class stream where that is wanted.</summary>
     private static async Task Add(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         IReadOnlyList<Prepared> given,
-        bool share,
+        AssignRequest request,
         Desk desk,
         DateOnly today
     )
@@ -217,7 +216,11 @@ public static class AssignEndpoints
         foreach (var (_, g) in given)
             if (!await AssignmentWriter.Add(c, t, g, today))
                 throw Refused.Conflict("given", $"This has been assigned already.");
-        foreach (var room in given.GroupBy(g => g.Assignment.ClassId).Where(_ => share))
+        await PaperStore.Place(c, t, desk.Who.SchoolId, PlacesOf(request, given));
+        await PaperStore.Forget(c, t, desk.Who.SchoolId, [.. (request.Papers ?? []).Select(p => p.Id)]);
+        if (request.Share != true)
+            return;
+        foreach (var room in given.GroupBy(g => g.Assignment.ClassId))
             await StreamStore.Ask(
                 c,
                 t,

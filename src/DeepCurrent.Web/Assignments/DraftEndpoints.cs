@@ -142,6 +142,16 @@ public static class DraftEndpoints
         };
     }
 
+    private static void Check(CopyRequest request) =>
+        new Faults()
+            .If(
+                request.Copies is not { Count: > 0 and <= MostAtOnce },
+                "copies",
+                $"Choose 1 to {MostAtOnce} assignments."
+            )
+            .If(Math.Abs(request.Days) > MostDays, "days", $"Choose a day within a year.")
+            .Refuse();
+
     private static async Task<DoneView> Copy(
         ClassId classId,
         CopyRequest request,
@@ -154,14 +164,7 @@ public static class DraftEndpoints
     )
     {
         var room = await giving.Class(classId, Deed.Assign);
-        new Faults()
-            .If(
-                request.Copies is not { Count: > 0 and <= MostAtOnce },
-                "copies",
-                $"Choose 1 to {MostAtOnce} assignments."
-            )
-            .If(Math.Abs(request.Days) > MostDays, "days", $"Choose a day within a year.")
-            .Refuse();
+        Check(request);
         var today = await desk.Today();
         var calendar = (await schools.Year(room.Place.SchoolYearId)).Calendar;
         var meant = await weeks.MeantBy([.. request.Copies.Select(x => x.AssignmentId)]);

@@ -93,7 +93,50 @@ public static class MendEndpoints
         var row = await Mine(assignmentId, desk, assignments);
         var today = await desk.Today();
         var before = TermsOf(row);
-        var after = new AssignmentTerms(
+        var after = Wanted(request, before);
+        var with = request.Together == true ? await assignments.Together(row) : [];
+        var changed = with.Select(r => new TermsOfOne(r, TermsOf(r), TermsOf(r).Changed(before, after)))
+            .Where(x => x.After != x.Before)
+            .Prepend(new(row, before, after))
+            .ToList();
+        new Faults().Of(changed.SelectMany(x => x.After.Faults(today, x.Before)).Distinct()).Refuse();
+        if (after == before)
+            return new(null, $"Nothing changed", 0, 0);
+        var made = await changes.DoIn(row.ClassId, desk, ChangeKind.AssignmentChanged, async (c, t) =>
+        {
+            foreach (var one in changed)
+                await Write(c, t, one, one.Row == row ? request.Revision : one.Row.Revision, today, desk);
+            return new(
+                new TermsChanged(assignmentId, before, after)
+                {
+                    With = [.. changed.Skip(1).Select(x => new TermsChanged(x.Row.Id, x.Before, x.After))],
+                },
+                changed.Count == 1
+                    ? (Message)$"Changed “{row.Title}”"
+                    : $"Changed “{row.Title}” and {changed.Count - 1:count} assigned with it"
+            );
+        });
+        return new(made!.Id, made.Summary, changed.Sum(x => x.Row.Tickets), 0);
+    }
+
+    /// <summary>An assignment with its terms before a change and after.</summary>
+    private sealed record TermsOfOne(AssignmentRow Row, AssignmentTerms Before, AssignmentTerms After);
+
+    private static async Task Write(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        TermsOfOne one,
+        int revision,
+        DateOnly today,
+        Desk desk
+    )
+    {
+        if (!await AssignmentWriter.SetTerms(c, t, one.Row.Id, one.After, revision, today, desk.Now))
+            throw Refused.Conflict("changed", $"Someone changed this meanwhile. Nothing was saved. Reload to see it.");
+    }
+
+    private static AssignmentTerms Wanted(TermsRequest request, AssignmentTerms before) =>
+        new AssignmentTerms(
             request.VisibleFrom,
             request.DueOn,
             request.Heading,
@@ -112,37 +155,6 @@ public static class MendEndpoints
             HomeLanguage = request.HomeLanguage ?? before.HomeLanguage,
             Worth = request.Worth ?? before.Worth,
         }.Tidy();
-        var with = request.Together == true ? await assignments.Together(row) : [];
-        var changed = with.Select(r => (Row: r, Before: TermsOf(r), After: TermsOf(r).Changed(before, after)))
-            .Where(x => x.After != x.Before)
-            .Prepend((Row: row, Before: before, After: after))
-            .ToList();
-        new Faults().Of(changed.SelectMany(x => x.After.Faults(today, x.Before)).Distinct()).Refuse();
-        if (after == before)
-            return new(null, $"Nothing changed", 0, 0);
-        var made = await changes.DoIn(row.ClassId, desk, ChangeKind.AssignmentChanged, async (c, t) =>
-        {
-            foreach (var (one, _, terms) in changed)
-            {
-                var revision = one == row ? request.Revision : one.Revision;
-                if (!await AssignmentWriter.SetTerms(c, t, one.Id, terms, revision, today, desk.Now))
-                    throw Refused.Conflict(
-                        "changed",
-                        $"Someone changed this meanwhile. Nothing was saved. Reload to see it."
-                    );
-            }
-            return new(
-                new TermsChanged(assignmentId, before, after)
-                {
-                    With = [.. changed.Skip(1).Select(x => new TermsChanged(x.Row.Id, x.Before, x.After))],
-                },
-                changed.Count == 1
-                    ? (Message)$"Changed “{row.Title}”"
-                    : $"Changed “{row.Title}” and {changed.Count - 1:count} assigned with it"
-            );
-        });
-        return new(made!.Id, made.Summary, changed.Sum(x => x.Row.Tickets), 0);
-    }
 
     private static async Task<DoneView> Tickets(
         ClassId classId,

@@ -6,7 +6,6 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Changes;
-using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.LevelChecks;
 
 namespace DeepCurrent.Web.Assignments;
@@ -89,7 +88,7 @@ internal sealed class UndoDraftsGiven() : UndoesAssigning<Assigned>(ChangeKind.D
         if (await AssignmentWriter.DeleteUntouched(at.C, at.T, did.AssignmentIds) > 0)
             throw UndoAt.BuiltOn($"Readers have begun. Take it back from those who have not.");
         foreach (var check in did.Checks ?? [])
-            if (!await CheckStore.SetDraft(at.C, at.T, check.CheckId))
+            if (!await CheckWriter.SetDraft(at.C, at.T, check.CheckId))
                 throw UndoAt.BuiltOn($"Readers have begun. Take it back from those who have not.");
         foreach (var id in did.AssignmentIds)
             _ = await AssignmentWriter.SetDraft(at.C, at.T, id, draft: true, at.Now);
@@ -103,7 +102,7 @@ internal sealed class UndoDrafted() : UndoesAssigning<Assigned>(ChangeKind.Draft
     {
         var n = await AssignmentWriter.Discard(at.C, at.T, did.AssignmentIds, classId);
         foreach (var check in did.Checks ?? [])
-            n += await CheckStore.DiscardEmpty(at.C, at.T, check.CheckId, at.Now);
+            n += await CheckWriter.DiscardEmpty(at.C, at.T, check.CheckId, at.Now);
         return n == 0
             ? throw UndoAt.BuiltOn($"The drafts have been assigned since.")
             : (Message)$"{n:count} drafts were discarded.";

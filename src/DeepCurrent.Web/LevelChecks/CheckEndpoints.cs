@@ -205,9 +205,9 @@ public static class CheckEndpoints
             ChangeKind.CheckGiven,
             async (c, t) =>
             {
-                if (!await CheckStore.Save(c, t, check, aims.Read(), [.. (r.Colleagues ?? []).Distinct().Take(50)]))
+                if (!await CheckWriter.Save(c, t, check, aims.Read(), [.. (r.Colleagues ?? []).Distinct().Take(50)]))
                     throw Refused.Conflict("stale", $"Someone else changed this check. Reload it to see the changes.");
-                var now = r.Draft ? [] : await CheckStore.Give(c, t, checkId, plan, meant, desk.Now);
+                var now = r.Draft ? [] : await CheckWriter.Give(c, t, checkId, plan, meant, desk.Now);
                 return now.Count == 0
                     ? null
                     : new(new CheckGiven(checkId, now), $"Gave {check.Name} to {Counted.Readers(now.Count)}");
@@ -297,7 +297,7 @@ public static class CheckEndpoints
                 // A check that is over has to be open for them.
                 if (over)
                     await SittingStore.Reopen(c, t, checkId, today);
-                var again = await CheckStore.Again(c, t, checkId, [.. parts.Select(x => x.Part.Id)], desk.Now);
+                var again = await CheckWriter.Again(c, t, checkId, [.. parts.Select(x => x.Part.Id)], desk.Now);
                 var readers = parts.Select(x => x.Sitting.ReaderId).Distinct().Count();
                 return new(
                     new CheckAgain(again),
@@ -350,7 +350,7 @@ public static class CheckEndpoints
             ChangeKind.CheckTakenBack,
             async (c, t) =>
             {
-                await CheckStore.TakeBack(c, t, checkId, taken.ReaderIds, desk.Now);
+                await CheckWriter.TakeBack(c, t, checkId, taken.ReaderIds, desk.Now);
                 return new(taken, $"Took back {check.Name} from {Counted.Readers(theirs.Count)}");
             }
         );

@@ -102,9 +102,9 @@ internal sealed class PlannedChecks(Desk desk, CheckDesk at, CheckStore checks)
         var given = new List<CheckGiven>();
         foreach (var (check, readers) in drafts)
         {
-            if (!await CheckStore.SetGiven(c, t, check.Id))
+            if (!await CheckWriter.SetGiven(c, t, check.Id))
                 throw Given();
-            given.Add(new(check.Id, await CheckStore.Give(c, t, check.Id, check.Plan, readers, now)));
+            given.Add(new(check.Id, await CheckWriter.Give(c, t, check.Id, check.Plan, readers, now)));
         }
         return given;
     }
@@ -119,9 +119,9 @@ internal sealed class PlannedChecks(Desk desk, CheckDesk at, CheckStore checks)
     public static async Task<CheckGiven> Add(NpgsqlConnection c, NpgsqlTransaction t, PreparedCheck prepared)
     {
         var (check, readers) = prepared;
-        if (!await CheckStore.Save(c, t, check, Aims(readers.Select(r => r.ReaderId)), []))
+        if (!await CheckWriter.Save(c, t, check, Aims(readers.Select(r => r.ReaderId)), []))
             throw Refused.Conflict("given", $"This has been assigned already.");
-        var now = check.Draft ? [] : await CheckStore.Give(c, t, check.Id, check.Plan, readers, check.At);
+        var now = check.Draft ? [] : await CheckWriter.Give(c, t, check.Id, check.Plan, readers, check.At);
         return new(check.Id, now);
     }
 
@@ -137,8 +137,8 @@ internal sealed class PlannedChecks(Desk desk, CheckDesk at, CheckStore checks)
         var taken = 0;
         foreach (var (id, readers) in given ?? [])
         {
-            taken += await CheckStore.TakeBack(c, t, id, readers, now);
-            await CheckStore.DiscardEmpty(c, t, id, now);
+            taken += await CheckWriter.TakeBack(c, t, id, readers, now);
+            await CheckWriter.DiscardEmpty(c, t, id, now);
         }
         return taken;
     }

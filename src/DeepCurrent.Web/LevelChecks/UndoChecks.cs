@@ -2,7 +2,6 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.Changes;
-using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.LevelChecks;
 
@@ -15,10 +14,10 @@ internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(ChangeKind.CheckGive
 {
     protected override async Task<Message> Undo(UndoAt at, CheckGiven did)
     {
-        var taken = await CheckStore.TakeBack(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
+        var taken = await CheckWriter.TakeBack(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
         if (taken == 0)
             throw UndoAt.BuiltOn($"It was already taken back from them.");
-        await CheckStore.DiscardEmpty(at.C, at.T, did.CheckId, at.Now);
+        await CheckWriter.DiscardEmpty(at.C, at.T, did.CheckId, at.Now);
         return $"Took back the level check from {Counted.Readers(taken)}. Answers are kept.";
     }
 }
@@ -26,7 +25,7 @@ internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(ChangeKind.CheckGive
 internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(ChangeKind.CheckAgain, Deed.GiveCheck)
 {
     protected override async Task<Message> Undo(UndoAt at, CheckAgain did) =>
-        await CheckStore.UndoAgain(at.C, at.T, did.Parts) > 0
+        await CheckWriter.UndoAgain(at.C, at.T, did.Parts) > 0
             ? (Message)$"Took back the parts. Answers given are kept."
             : throw UndoAt.BuiltOn($"Everyone has started, so nothing was taken back.");
 }
@@ -34,7 +33,7 @@ internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(ChangeKind.CheckAgai
 internal sealed class UndoCheckTakenBack() : Undoes<CheckTakenBack>(ChangeKind.CheckTakenBack, Deed.GiveCheck)
 {
     protected override async Task<Message> Undo(UndoAt at, CheckTakenBack did) =>
-        await CheckStore.GiveBack(at.C, at.T, did, at.Now)
+        await CheckWriter.GiveBack(at.C, at.T, did, at.Now)
             ? (Message)$"They have it again, where they stopped."
             : throw UndoAt.BuiltOn($"There is nothing to give back.");
 }

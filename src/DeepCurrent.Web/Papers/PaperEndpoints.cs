@@ -56,7 +56,14 @@ public static class PaperEndpoints
     {
         await desk.Class(classId, Deed.Assign);
         var (bytes, called, kind) = await Read(request, name);
-        Wrong(called, kind).Refuse();
+        var waiting = await papers.ForgetBeforehand(desk.Who.Adult, desk.Now - Paper.KeptBeforehand);
+        Wrong(called, kind)
+            .If(
+                waiting >= Paper.MostBeforehand,
+                "file",
+                $"You have {Paper.MostBeforehand} papers that go with nothing yet. Assign one first."
+            )
+            .Refuse();
         await papers.Add(New(paperId, null, called, kind, bytes, each, desk));
         return Results.NoContent();
     }
