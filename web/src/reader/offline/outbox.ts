@@ -164,9 +164,9 @@ async function putOnDevice(k: Entry) {
 }
 
 async function forget(k: Entry) {
-  waiting = waiting.filter((x) => x !== k);
   // What is kept under its id may be a newer one that has not been sent.
-  if (!waiting.some((x) => x.id === k.id)) await deleteEntry(k);
+  if (!waiting.some((x) => x !== k && x.id === k.id)) await deleteEntry(k);
+  waiting = waiting.filter((x) => x !== k);
   tell();
 }
 
@@ -191,8 +191,10 @@ async function trySend(k: Entry): Promise<Outcome> {
   try {
     const said = await deliver(k);
     away = false;
-    await forget(k);
+    // What was said shows before what was sent is gone, or a question would stand unanswered for a moment, and a tap on
+    // what follows it would be lost.
     asked.get(k)?.resolve(said);
+    await forget(k);
     return 'sent';
   } catch (e) {
     const problem = e instanceof Problem ? e : null;
