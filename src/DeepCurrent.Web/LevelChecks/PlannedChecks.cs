@@ -12,6 +12,9 @@ namespace DeepCurrent.Web.LevelChecks;
 /// <summary>A level check that is ready to be given.</summary>
 internal sealed record PreparedCheck(NewCheck Check, IReadOnlyList<CheckReader> Readers);
 
+/// <summary>Who takes planned checks, in which school year.</summary>
+internal sealed record Takers(YearId YearId, IReadOnlyList<CheckReader> Readers);
+
 /// <summary>A draft that is ready to be given.</summary>
 internal sealed record DraftCheck(LevelCheck Check, IReadOnlyList<CheckReader> Readers);
 
@@ -38,24 +41,25 @@ internal sealed class PlannedChecks(Desk desk, CheckDesk at, CheckStore checks)
     public async Task<IReadOnlySet<VersionId>> Passages() =>
         (await checks.Passages(desk.Who.SchoolId)).Select(p => p.VersionId).ToHashSet();
 
-    /// <summary>A planned check for readers, on days of theirs.</summary>
-    public async Task<PreparedCheck> Prepare(
-        CheckId id,
-        PlannedCheck planned,
-        AssignmentTerms when,
-        IReadOnlyList<ReaderId> readerIds,
-        bool draft
-    )
+    /// <summary>The readers of a class as those who take checks; the asker may give them.</summary>
+    public async Task<Takers> Of(ClassId classId, IEnumerable<ReaderId> readerIds)
     {
+        await desk.Class(classId, Deed.GiveCheck);
         var (_, year) = await at.Yardstick();
-        var meant = await checks.Meant(Aims(readerIds), desk.Who.SchoolId, year.Id);
+        return new(year.Id, await checks.Meant(Aims(readerIds), desk.Who.SchoolId, year.Id));
+    }
+
+    /// <summary>A planned check for readers, on days of theirs.</summary>
+    public PreparedCheck Prepare(CheckId id, PlannedCheck planned, AssignmentTerms when, Takers takers, bool draft)
+    {
+        var (yearId, meant) = takers;
         var parts = planned.Parts.Parts.Select(p => p.Part).Distinct().Order().ToList();
         return new(
             new()
             {
                 Id = id,
                 SchoolId = desk.Who.SchoolId,
-                SchoolYearId = year.Id,
+                SchoolYearId = yearId,
                 Season = planned.Season,
                 Name = CheckName.Of(planned.Season, when.VisibleFrom, meant.Select(m => m.Grade), parts),
                 ReaderTitle = planned.ReaderTitle,

@@ -159,15 +159,13 @@ internal sealed class PlanLaying(
         DateOnly today
     )
     {
-        var prepared = new List<PreparedCheck>();
-        foreach (var (id, one, _) in laid)
-            if (one.Item.Check is { } check)
-            {
-                await desk.Class(classId, Deed.GiveCheck);
-                var (key, when) = (CheckId.From(id.Value), From(one.Terms, today));
-                prepared.Add(await planned.Prepare(key, check, when, [.. readers.Select(r => r.Id)], draft));
-            }
-        return prepared;
+        var those = laid.Where(x => x.Laid.Item.Check is not null).ToList();
+        if (those.Count == 0)
+            return [];
+        var takers = await planned.Of(classId, readers.Select(r => r.Id));
+        return those.ConvertAll(x =>
+            planned.Prepare(CheckId.From(x.Id.Value), x.Laid.Item.Check!, From(x.Laid.Terms, today), takers, draft)
+        );
     }
 
     private List<NewAssignment> Works(
