@@ -26,15 +26,26 @@ internal sealed class GroupFeasible(IReadOnlyList<GroupCandidate> readers)
     {
         int? Figure(GroupRuleKind kind) => rules.FirstOrDefault(r => r.Kind == kind)?.Figure;
         var n = readers.Count;
-        var number = Figure(GroupRuleKind.Number);
-        var named = rules.Where(r => r.Kind is GroupRuleKind.Fixed).Select(r => r.Figure + 1).DefaultIfEmpty(0).Max();
-        var groups = number ?? Math.Max(n, named);
-        if (named > groups || number > n || groups == 0)
+        if (n == 0)
             return null;
+        var number = Figure(GroupRuleKind.Number);
+        int Named(params GroupRuleKind[] kinds) =>
+            rules.Where(r => kinds.Contains(r.Kind)).Select(r => r.Figure + 1).DefaultIfEmpty(0).Max();
+        var sizes = (Smallest: Figure(GroupRuleKind.Smallest) ?? 1, Largest: Figure(GroupRuleKind.Largest) ?? n);
+        // That nine readers are no fours is reckoned: a search would try every way to put them.
+        var (fewest, most) = ((n + sizes.Largest - 1) / sizes.Largest, n / Math.Max(1, sizes.Smallest));
+        if (fewest > most || number < fewest || number > most || Named(GroupRuleKind.Fixed) > number)
+            return null;
+        // Where nothing says how many there are, those that no rule names are all the same.
+        var named = Named(GroupRuleKind.Fixed, GroupRuleKind.Barred);
+        var groups = number ?? named + most;
         var model = new CpModel();
         var places = Places(model, groups, near);
-        var sizes = (Figure(GroupRuleKind.Smallest) ?? 1, Figure(GroupRuleKind.Largest) ?? n);
-        Sizes(model, places, number is not null, sizes);
+        if (number is null)
+            Some(model, places, sizes, (fewest, most), named);
+        else
+            for (var g = 0; g < groups; g++)
+                model.AddLinearConstraint(Size(places, g), Math.Max(1, sizes.Smallest), sizes.Largest);
         foreach (var rule in rules)
             Keep(model, places, rule);
         return Solved(model, places);
@@ -71,21 +82,28 @@ internal sealed class GroupFeasible(IReadOnlyList<GroupCandidate> readers)
         ];
     }
 
-    private static void Sizes(CpModel model, BoolVar[,] places, bool all, (int Smallest, int Largest) limits)
+    private static LinearExpr Size(BoolVar[,] places, int group) =>
+        LinearExpr.Sum(Enumerable.Range(0, places.GetLength(0)).Select(i => places[i, group]));
+
+    /// <summary>As many groups as are needed, each of a size that is allowed; of those that are all the same, the first
+    /// ones.</summary>
+    private static void Some(
+        CpModel model,
+        BoolVar[,] places,
+        (int Smallest, int Largest) sizes,
+        (int Fewest, int Most) number,
+        int named
+    )
     {
-        var (smallest, largest) = limits;
-        for (var g = 0; g < places.GetLength(1); g++)
+        var used = Enumerable.Range(0, places.GetLength(1)).Select(_ => model.NewBoolVar("")).ToArray();
+        for (var g = 0; g < used.Length; g++)
         {
-            var size = LinearExpr.Sum(Enumerable.Range(0, places.GetLength(0)).Select(i => places[i, g]));
-            if (all)
-            {
-                model.AddLinearConstraint(size, Math.Max(1, smallest), largest);
-                continue;
-            }
-            var used = model.NewBoolVar("");
-            model.Add(size <= largest * used);
-            model.Add(size >= Math.Max(1, smallest) * used);
+            model.Add(Size(places, g) <= sizes.Largest * used[g]);
+            model.Add(Size(places, g) >= Math.Max(1, sizes.Smallest) * used[g]);
+            if (g > named)
+                model.AddImplication(used[g], used[g - 1]);
         }
+        model.AddLinearConstraint(LinearExpr.Sum(used), number.Fewest, number.Most);
     }
 
     private void Keep(CpModel model, BoolVar[,] places, GroupRule rule)
