@@ -1,4 +1,8 @@
 using System.Net;
+using DeepCurrent.Core;
+using DeepCurrent.Data.Texts;
+using Microsoft.Extensions.DependencyInjection;
+using Npgsql;
 
 namespace Web.Tests;
 
@@ -22,6 +26,65 @@ public sealed class TroubleTests(Harness harness)
             harness.Line.Mend();
         }
         ((int)(await ana.Get("/api/library"))["all"]!).ShouldBeGreaterThan(10);
+    }
+
+    /// <summary>Ends what the application has of the database, as a restart of it does.</summary>
+    private static async Task Restart(string sql = "")
+    {
+        await using var c = new NpgsqlConnection(Environment.GetEnvironmentVariable("DEEPCURRENT_TEST_DATABASE"));
+        await c.OpenAsync();
+        await using var end = new NpgsqlCommand(
+            $"""
+            select pg_terminate_backend(pid)
+            from pg_stat_activity
+            where datname = current_database() and pid <> pg_backend_pid() and backend_type = 'client backend';
+            {sql}
+            """,
+            c
+        );
+        await end.ExecuteNonQueryAsync();
+    }
+
+    private async Task Ready(Person one) =>
+        await Eventually.Is(
+            async () => await one.Send(HttpMethod.Get, "/health/ready"),
+            r => r.StatusCode is HttpStatusCode.OK,
+            "ready again"
+        );
+
+    [Fact]
+    public async Task A_database_that_was_started_anew_is_no_trouble_for_those_who_ask_after_it()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        Task<HttpResponseMessage[]> Twelve() =>
+            Task.WhenAll(
+                Enumerable.Range(0, 12).Select(_ => ana.Copy().Send(HttpMethod.Get, $"/api/classes/{room.Id}"))
+            );
+        (await Twelve()).ShouldAllBe(r => r.IsSuccessStatusCode);
+        await Restart();
+        await Ready(ana);
+        (await Twelve()).ShouldAllBe(r => r.IsSuccessStatusCode);
+    }
+
+    [Fact]
+    public async Task What_changed_while_notices_could_not_be_heard_is_read_anew()
+    {
+        var ana = await harness.Teacher("ana");
+        var texts = harness.Services.GetRequiredService<TextStore>();
+        Ids.TryParse<TextId>((string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!, out var id).ShouldBeTrue();
+        var before = (await texts.Questions(id))[0];
+        try
+        {
+            await Restart($"update question set stem = 'Who heard it?' where id = '{before.Id}'");
+            await Ready(ana);
+            (await texts.Questions(id))[0].Stem.ShouldBe("Who heard it?");
+        }
+        finally
+        {
+            await Restart($"update question set stem = $stem${before.Stem}$stem$ where id = '{before.Id}'");
+            await Ready(ana);
+        }
     }
 
     [Fact]

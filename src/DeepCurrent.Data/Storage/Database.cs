@@ -60,11 +60,13 @@ public static class Database
     /// <exception cref="InvalidOperationException">A migration failed; the message names it.</exception>
     public static void Migrate(string connectionString)
     {
-        using var guard = new NpgsqlConnection(connectionString);
+        // Asked once: nothing of it rests in a pool.
+        var once = new NpgsqlConnectionStringBuilder(connectionString) { Pooling = false }.ConnectionString;
+        using var guard = new NpgsqlConnection(once);
         guard.Open();
         guard.Execute("select pg_advisory_lock(@MigrationLock)", new { MigrationLock });
         var result = DeployChanges
-            .To.PostgresqlDatabase(connectionString)
+            .To.PostgresqlDatabase(once)
             .WithScriptsEmbeddedInAssembly(typeof(Database).Assembly)
             .WithTransactionPerScript()
             .LogToNowhere()

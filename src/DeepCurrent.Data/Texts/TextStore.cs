@@ -154,6 +154,9 @@ public sealed class TextStore(NpgsqlDataSource db)
     /// <summary>Reads a text's questions anew the next time.</summary>
     public void Forget(TextId textId) => questions.TryRemove(textId, out _);
 
+    /// <summary>Reads every text's questions anew, since notices may have been missed.</summary>
+    public void Forget() => questions.Clear();
+
     /// <summary>The texts that ship, by slug, with what was noted of their last revision.</summary>
     public async Task<IReadOnlyDictionary<string, ShippedText>> Shipped()
     {

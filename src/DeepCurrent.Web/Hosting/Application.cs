@@ -229,10 +229,10 @@ public static class Application
         await next(http);
     }
 
-    private static async Task<string> Ready(NpgsqlDataSource db)
+    private static async Task<IResult> Ready(NpgsqlDataSource db, Channels channels)
     {
         await using var c = await db.OpenConnectionAsync();
-        return "ready";
+        return channels.All ? Results.Text("ready") : Results.StatusCode(StatusCodes.Status503ServiceUnavailable);
     }
 
     /// <summary>Brings the schema up to date, fills the library, and loads the demo world where that is asked for and

@@ -57,8 +57,12 @@ public sealed class LiveLines
 
 /// <summary>Carries the database's notices of work to the pages that watch: a page hears of its class at most twice a
 /// second.</summary>
-public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub, ILogger<NoticeListener> log)
-    : ChannelListener(db, Notices.Channel, log)
+public sealed class NoticeListener(
+    NpgsqlDataSource db,
+    Channels channels,
+    IHubContext<LiveHub> hub,
+    ILogger<NoticeListener> log
+) : ChannelListener(db, channels, Notices.Channel, log)
 {
     private readonly Gathered<string> classes = new(TimeSpan.FromSeconds(0.5), (ids, stop) =>
         Task.WhenAll(ids.Select(id => hub.Clients.Group(id).SendAsync("tickets", stop)))
@@ -86,11 +90,12 @@ public sealed class NoticeSender(Notices notices, ILogger<NoticeSender> log) : B
 /// <summary>Cuts the live connections of sessions that have ended, on whichever instance they ended.</summary>
 public sealed class EndedSessions(
     NpgsqlDataSource db,
+    Channels channels,
     SessionStore sessions,
     LiveLines lines,
     TimeProvider clock,
     ILogger<EndedSessions> log
-) : ChannelListener(db, SessionStore.Channel, log)
+) : ChannelListener(db, channels, SessionStore.Channel, log)
 {
     protected override async Task Heard(string payload, CancellationToken stop)
     {

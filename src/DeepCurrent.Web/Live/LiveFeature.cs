@@ -10,6 +10,7 @@ public sealed class LiveFeature : IFeature
         services
             .AddSingleton<Notices>()
             .AddSingleton<LiveLines>()
+            .AddSingleton<Channels>()
             .AddHostedService<NoticeSender>()
             .AddHostedService<NoticeListener>()
             .AddHostedService<EndedSessions>();

@@ -83,10 +83,19 @@ public sealed class LibraryShelf(ShelfStore store)
 }
 
 /// <summary>Listens for texts that have changed.</summary>
-public sealed class ShelfListener(NpgsqlDataSource db, LibraryShelf shelf, TextStore texts, ILogger<ShelfListener> log)
-    : ChannelListener(db, "text", log)
+public sealed class ShelfListener(
+    NpgsqlDataSource db,
+    Channels channels,
+    LibraryShelf shelf,
+    TextStore texts,
+    ILogger<ShelfListener> log
+) : ChannelListener(db, channels, "text", log)
 {
-    protected override Task Begun() => shelf.Forget();
+    protected override Task Begun()
+    {
+        texts.Forget();
+        return shelf.Forget();
+    }
 
     protected override async Task Heard(string payload, CancellationToken stop)
     {
