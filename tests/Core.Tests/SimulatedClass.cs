@@ -31,14 +31,14 @@ public enum Trouble
 }
 
 /// <param name="New">Signals that were new, about readers without trouble or their class.</param>
-/// <param name="Weeks">Weeks of readers without trouble that were looked at.</param>
+/// <param name="Weeks">Weeks of readers without trouble in twelve weeks.</param>
 /// <param name="Kinds">How often each kind was new.</param>
 /// <param name="Found">Whether the reader in trouble was found within three weeks; null without one.</param>
 public sealed record SignalRun(int New, int Weeks, IReadOnlyDictionary<SignalKind, int> Kinds, bool? Found);
 
-/// <summary>A class through twelve school weeks, three texts a week in groups, with texts and questions that are not quite
-/// as hard as they are said to be, illness, slips, and good and bad days; looked through for signals every school
-/// day.</summary>
+/// <summary>A class through twelve school weeks, or until a reader in trouble is found or should have been: three texts
+/// a week in groups, with texts and questions that are not quite as hard as they are said to be, illness, slips, and good
+/// and bad days; looked through for signals every school day.</summary>
 public sealed class SimulatedClass
 {
     private const int Readers = 24,
@@ -129,6 +129,8 @@ public sealed class SimulatedClass
         for (var d = 0; d < 7 * Weeks; d++)
         {
             var today = First.AddDays(d);
+            if (found is true || (found is false && d / 7 >= From(pupils[0].Trouble) + WeeksToFind))
+                break;
             if (!Year.Calendar.IsSchoolDay(today))
                 continue;
             if (d % 7 is 0 or 2 or 4)
@@ -144,10 +146,12 @@ public sealed class SimulatedClass
         return new(kinds.Values.Sum(), (found is null ? Readers : Readers - 1) * Weeks, kinds, found);
     }
 
+    private static int From(Trouble trouble) => trouble is Trouble.NeverBegun ? 0 : Onset;
+
     /// <summary>Whether a signal that is new in a week says what the trouble is, within its first weeks.</summary>
     private static bool Finds(Trouble trouble, SignalKind kind, int week)
     {
-        var from = trouble is Trouble.NeverBegun ? 0 : Onset;
+        var from = From(trouble);
         return week >= from && week < from + WeeksToFind && Means(trouble, kind);
     }
 

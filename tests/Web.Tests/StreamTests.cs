@@ -85,7 +85,14 @@ public sealed class StreamTests(Harness harness)
         Eventually.Is<JsonArray>(async () => await Posts(course), so, "the stream as it should be");
 
     /// <summary>The next round of the work comes at once.</summary>
-    private Task Touched(string assignment) => harness.Ask<object>("select pg_notify('class_stream', $1)", assignment);
+    private Task Touched(string assignment) =>
+        harness.Ask<object>(
+            """
+            with due as (update stream_post set next_at = now() where assignment_id = $1::uuid returning assignment_id)
+            select pg_notify('class_stream', assignment_id::text) from due
+            """,
+            assignment
+        );
 
     [Fact]
     public async Task What_is_undone_leaves_the_stream_and_a_stranger_finds_no_class_by_its_course()
