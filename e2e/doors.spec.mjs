@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { api, axe, classOf, teacher, view } from './people.mjs';
+import { api, axe, classOf, teacher, throughForm, view } from './people.mjs';
 
 test('an assistant who tries everything sees the class and comes no further', async ({ page }) => {
   await teacher(page, 'bram');
@@ -73,7 +73,8 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
 
 test('one sees where one is signed in and ends it there; the lead sees the sign-ins', async ({ browser, page }) => {
   const other = await (await browser.newContext()).newPage();
-  await teacher(other, 'ines');
+  await throughForm(other, 'ines');
+  await expect(other.getByRole('button', { name: /^You: / })).toBeVisible();
   await teacher(page, 'ines');
   await page.getByRole('button', { name: /^You: / }).click();
   await page.getByRole('menuitem', { name: 'Where you are signed in…' }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { api, axe, classOf, give, reader, signIn, teacher, throughDoor, toQuestions } from './people.mjs';
+import { api, axe, classOf, give, reader, readerAt, signIn, teacher, toQuestions } from './people.mjs';
 
 // What goes wrong on a reader's side: each its sentence, and nothing lost.
 
@@ -54,7 +54,7 @@ test('a picture whose file does not come leaves a page that can be used', async 
   await give(page, [one.givenName], rows.find((x) => x.questions > 0).title);
   const child = await (await browser.newContext({ viewport: { width: 820, height: 1180 } })).newPage();
   await child.route('**/picture', (route) => route.fulfill({ status: 404 }));
-  await throughDoor(child, '/read', { code: room.code, name: one.givenName, pictures: secret.split(' ') });
+  await readerAt(child, '/read', { code: room.code, name: one.givenName, pictures: secret.split(' ') });
   await expect(child.getByText(`Hello, ${one.givenName}`)).toBeVisible();
   await expect(child.locator('img')).toHaveCount(0);
   await axe(child, 'a home without its pictures');

@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { api, axe, give, pictures, reader, teacher, toQuestions } from './people.mjs';
+import { api, axe, give, pictures, reader, teacher, throughDoor, toQuestions } from './people.mjs';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -173,7 +173,9 @@ test('a session that ends in mid-quiz keeps everything, asks to sign in again, a
   await give(page, ['Mateo'], 'Kelp Garden Diary');
   const context = await browser.newContext();
   const child = await context.newPage();
-  await reader(child);
+  // The door knows the class that came through it.
+  await throughDoor(child, '/read');
+  await expect(child.getByRole('heading', { name: 'Next for you' })).toBeVisible();
   await child
     .getByRole('link', { name: /Kelp Garden Diary/ })
     .first()

@@ -9,9 +9,9 @@ import {
   held,
   place,
   reader,
+  readerAt,
   signIn,
   teacher,
-  throughDoor,
   view,
 } from './people.mjs';
 
@@ -35,6 +35,8 @@ async function youngest(browser) {
   await expect(desk.getByRole('navigation', { name: 'Places' })).toBeVisible();
   const room = await api(desk, 'GET', `/classes/${classOf(desk)}`);
   const [one] = room.readers;
+  // Whatever else there is for this reader, there is something with a picture.
+  await give(desk, [one.givenName], 'A Bun for Gus');
   const { secret } = await api(desk, 'GET', `/readers/${one.id}/sign-in`);
   await desk.context().close();
   return { code: room.code, name: one.givenName, pictures: secret.split(' ') };
@@ -45,7 +47,7 @@ test('at six: a picture and a voice for every line, no figures, and into the tex
 }) => {
   const who = await youngest(browser);
   const child = await (await browser.newContext({ viewport: tablet, hasTouch: true })).newPage();
-  await throughDoor(child, '/read', who);
+  await readerAt(child, '/read', who);
   await expect(child.getByRole('heading', { name: `Hello, ${who.name}` })).toBeVisible();
   const next = child.getByRole('article').first();
   await expect(next.getByRole('img')).toHaveAccessibleName(/\w+ \w+/);
@@ -292,7 +294,7 @@ test('at forty: who begins to read late has a home for those who read', async ({
   await api(page, 'POST', `/classes/${room.id}/readers/${id}/secret`, { kind: 'Pictures', secret: 'boat gull shell' });
   const { code } = await api(page, 'GET', `/classes/${room.id}`);
   const desk = await (await browser.newContext()).newPage();
-  await throughDoor(desk, '/read', { code, name: 'Halvard' });
+  await readerAt(desk, '/read', { code, name: 'Halvard' });
   await expect(desk.getByRole('heading', { name: 'Next for you' })).toBeVisible();
   await expect(desk.getByRole('heading', { name: 'My week' })).toBeVisible();
   await axe(desk, 'the home of a beginner of forty');

@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { assignments, axe, choose, place, reader, teacher, toQuestions } from './people.mjs';
+import { assignments, axe, choose, place, teacher, throughDoor, throughForm, toQuestions } from './people.mjs';
 
 // The whole job once, from a roster to a group, as a teacher and a reader would do it.
 test.describe.configure({ mode: 'serial' });
@@ -9,7 +9,7 @@ const five = ['Mateo', 'Jun', 'Owen', 'Amara', 'Farah'];
 const made = { pictures: [], userName: '' };
 
 test('the chart shows readers with ranges, texts in use and the level ruler', async ({ page }) => {
-  await teacher(page);
+  await throughForm(page, 'marit');
   await expect(page.getByRole('heading', { name: /^4 Tern, / })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Mateo Rivas, .* fm, range \d+–\d+/ })).toBeVisible();
   await expect(page.getByText('Grade 4', { exact: true })).toBeVisible();
@@ -109,7 +109,8 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   const row = desk.getByRole('row', { name: /Mateo Rivas/ });
   await expect(row).toContainText('waiting');
 
-  await reader(page);
+  await throughDoor(page, '/read');
+  await expect(page.getByRole('heading', { name: 'Next for you' })).toBeVisible();
   await page.getByRole('link', { name: text }).first().click();
   await expect(page.getByRole('article', { name: `${text}, page 1` })).toBeVisible();
   await expect(row).toContainText('under way');
@@ -337,6 +338,6 @@ test('the reader’s page shows the history with dates, time and results', async
 });
 
 test('the new reader signs in with the pictures that were shown', async ({ page }) => {
-  await reader(page, { name: 'Siân', pictures: made.pictures });
+  await throughDoor(page, '/read', { name: 'Siân', pictures: made.pictures });
   await expect(page.getByText('All done')).toBeVisible();
 });

@@ -1,12 +1,14 @@
-import { spawn } from 'node:child_process';
+import { execFile, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
 import { setTimeout as pause } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
 import { test as base } from '@playwright/test';
 
 export { expect } from '@playwright/test';
 
+const run = promisify(execFile);
 const given = process.env.DEEPCURRENT_URL;
 const command = fileURLToPath(new URL('../deepcurrent', import.meta.url));
 
@@ -19,7 +21,7 @@ export async function freePort() {
   return port;
 }
 
-/** The demo's school, server and database of its own, for one file of walks. */
+/** A server of its own, and for each file of walks the demo's school anew: its database is exchanged under it. */
 class World {
   constructor(name) {
     this.name = name;
@@ -27,12 +29,15 @@ class World {
 
   async begin(file) {
     if (this.file === file) return;
-    await this.end();
+    await (this.server ? run(command, ['world', this.name, 'anew']) : this.serve());
+    await this.ready();
+    this.file = file;
+  }
+
+  async serve() {
     const port = await freePort();
     this.url = `http://127.0.0.1:${port}`;
     this.server = spawn(command, ['world', this.name, String(port)], { stdio: ['ignore', 'inherit', 'inherit'] });
-    await this.ready();
-    this.file = file;
   }
 
   async ready() {
