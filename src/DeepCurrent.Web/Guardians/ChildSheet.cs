@@ -144,11 +144,12 @@ public sealed class ChildSheet(
         var clock = await desk.Clock();
         var read = (await ownReadings.Full(child, clock.Begin(monday.AddDays(-7)))).ToLookup(r => clock.DayOf(r.At));
         var week = Enumerable.Range(0, 7).Select(monday.AddDays).ToList();
+        int Words(DateOnly day) => read[day].Sum(r => r.Words);
         return new(
             monday,
-            [.. week.Select(day => new ChildDay(day, read[day].Sum(r => r.Words)))],
-            week.Sum(day => read[day].Sum(r => r.Seconds)) / 60,
-            week.Sum(day => read[day.AddDays(-7)].Sum(r => r.Words))
+            [.. week.Select(day => new ChildDay(day, Words(day)))],
+            week.SelectMany(day => read[day]).Sum(r => r.Seconds) / 60,
+            week.Select(day => Words(day.AddDays(-7))).Sum()
         );
     }
 
