@@ -18,6 +18,8 @@ build_all_now() {
 mkdir -p "$ROOT/.data"
 # Every suite may read what ships.
 export DEEPCURRENT_ROOT=$ROOT
+# What runs for minutes does not win back what it costs to watch each method for how it is best compiled.
+export DOTNET_TieredPGO=0
 passed=0 failed=0 since=$SECONDS
 log="$ROOT/.data/test.log"
 ensure_tools
