@@ -16,65 +16,6 @@ public sealed class CheckStore(NpgsqlDataSource db)
         + "k.plan::text as plan, k.draft, k.opens_on, k.closes_on, k.closed_at, k.gone_at is not null as gone, "
         + "k.made_by, a.name as \"by\", k.made_at, k.revision from level_check k join adult a on a.id = k.made_by";
 
-    private sealed record Flat
-    {
-        public required CheckId Id { get; init; }
-
-        public required SchoolId SchoolId { get; init; }
-
-        public required YearId SchoolYearId { get; init; }
-
-        public required Season? Season { get; init; }
-
-        public required Message Name { get; init; }
-
-        public required string ReaderTitle { get; init; }
-
-        public required string Directions { get; init; }
-
-        public required string Plan { get; init; }
-
-        public required bool Draft { get; init; }
-
-        public required DateOnly? OpensOn { get; init; }
-
-        public required DateOnly? ClosesOn { get; init; }
-
-        public required DateTimeOffset? ClosedAt { get; init; }
-
-        public required bool Gone { get; init; }
-
-        public required AdultId MadeBy { get; init; }
-
-        public required string By { get; init; }
-
-        public required DateTimeOffset MadeAt { get; init; }
-
-        public required int Revision { get; init; }
-
-        public LevelCheck Open() =>
-            new()
-            {
-                Id = Id,
-                SchoolId = SchoolId,
-                SchoolYearId = SchoolYearId,
-                Season = Season,
-                Name = Name,
-                ReaderTitle = ReaderTitle,
-                Directions = Directions,
-                Plan = Database.FromJson<CheckPlan>(Plan),
-                Draft = Draft,
-                OpensOn = OpensOn,
-                ClosesOn = ClosesOn,
-                ClosedAt = ClosedAt,
-                Gone = Gone,
-                MadeBy = MadeBy,
-                By = By,
-                MadeAt = MadeAt,
-                Revision = Revision,
-            };
-    }
-
     public async Task<LevelCheck?> Find(CheckId checkId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
@@ -87,13 +28,11 @@ public sealed class CheckStore(NpgsqlDataSource db)
         CheckId checkId,
         SchoolId schoolId
     ) =>
-        (
-            await c.QuerySingleOrDefaultAsync<Flat>(
-                $"select {Columns} where k.id = @checkId and k.school_id = @schoolId",
-                new { checkId, schoolId },
-                t
-            )
-        )?.Open();
+        await c.QuerySingleOrDefaultAsync<LevelCheck>(
+            $"select {Columns} where k.id = @checkId and k.school_id = @schoolId",
+            new { checkId, schoolId },
+            t
+        );
 
     public async Task<IReadOnlyList<CheckAim>> Aims(CheckId checkId)
     {

@@ -4,6 +4,8 @@ using System.Text.Json.Serialization.Metadata;
 using Dapper;
 using DbUp;
 using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
@@ -40,12 +42,13 @@ public static class Database
         SqlMapper.AddTypeHandler(new LevelChartJson.Handler());
         SqlMapper.AddTypeHandler(new ReaderDetailsHandler());
         SqlMapper.AddTypeHandler(new MessageHandler());
-        SqlMapper.AddTypeHandler(new MarkHandler());
+        SqlMapper.AddTypeHandler(new WholeHandler<GivenMark>());
         SqlMapper.AddTypeHandler(new GatheredHandler<GradeAim>());
         SqlMapper.AddTypeHandler(new GatheredHandler<StaffClass>());
         SqlMapper.AddTypeHandler(new GatheredHandler<GuardianName>());
         SqlMapper.AddTypeHandler(new GatheredHandler<HomeAnswer>());
         SqlMapper.AddTypeHandler(new GatheredHandler<ListedWord>());
+        SqlMapper.AddTypeHandler(new WholeHandler<CheckPlan>());
         IdHandlers.Add();
         UnitHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection. Each takes
