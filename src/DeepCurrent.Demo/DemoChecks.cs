@@ -22,13 +22,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
     private readonly Random dice = new(Seed);
 
     /// <summary>A window that is over: everybody finished.</summary>
-    public async Task Autumn(
-        ClassId classId,
-        YearCalendar year,
-        Adult teacher,
-        List<SimulatedReader> people,
-        DateTimeOffset at
-    )
+    public async Task Autumn(DemoClass room, DateTimeOffset at)
     {
         CheckPlan plan = new(
             [new(CheckPart.WordMeaning, 6), new(CheckPart.Passages, 25)],
@@ -41,29 +35,23 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             APartADay: false,
             []
         );
-        var (check, given) = await Give(classId, year, teacher, "Autumn reading", Season.Autumn, plan, at);
-        foreach (var p in people)
+        var (check, given) = await Give(room, "Autumn reading", Season.Autumn, plan, at);
+        foreach (var p in room.People)
             await Sit(
                 check,
                 given[p.Id],
                 p,
-                year,
+                room.Year,
                 at.AddMinutes(dice.Next(240)),
                 partsDone: plan.Parts.Count,
                 slow: true
             );
-        await sittings.Close(check, new(chart, year), at.AddDays(5));
+        await sittings.Close(check, new(chart, room.Year), at.AddDays(5));
     }
 
     /// <summary>A window that has just begun: some have finished, some are in it, a few were too fast, whoever tries the
     /// application has not begun.</summary>
-    public async Task Winter(
-        ClassId classId,
-        YearCalendar year,
-        Adult teacher,
-        List<SimulatedReader> people,
-        DateTimeOffset now
-    )
+    public async Task Winter(DemoClass room, DateTimeOffset now)
     {
         CheckPlan plan = new(
             [
@@ -82,14 +70,14 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             []
         );
         var at = now.AddHours(-3);
-        var (check, given) = await Give(classId, year, teacher, "Winter reading", Season.Winter, plan, at);
-        foreach (var (p, i) in people.Select((p, i) => (p, i)))
+        var (check, given) = await Give(room, "Winter reading", Season.Winter, plan, at);
+        foreach (var (p, i) in room.People.Select((p, i) => (p, i)))
             if (p.Name != DemoWorld.KnownReader && i % 4 != 3)
                 await Sit(
                     check,
                     given[p.Id],
                     p,
-                    year,
+                    room.Year,
                     at.AddMinutes(5 + dice.Next(60)),
                     partsDone: i % 3 == 2 ? 1 + i % 2 : plan.Parts.Count,
                     slow: i % 9 != 4
@@ -97,30 +85,28 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
     }
 
     private async Task<(LevelCheck Check, Dictionary<ReaderId, SittingId> Sittings)> Give(
-        ClassId classId,
-        YearCalendar year,
-        Adult teacher,
+        DemoClass room,
         string forReaders,
         Season season,
         CheckPlan plan,
         DateTimeOffset at
     )
     {
-        CheckAim[] aims = [new(AimKind.Class, classId.ToString())];
-        var meant = await checks.Meant(aims, teacher.SchoolId, year.Id);
+        CheckAim[] aims = [new(AimKind.Class, room.Id.ToString())];
+        var meant = await checks.Meant(aims, room.Teacher.SchoolId, room.Year.Id);
         var readers = meant.Select(m => m.ReaderId).Order();
         var id = CheckId.From(NamedId.Of(NamedId.Shipped, $"{forReaders}: {string.Join(", ", readers)}"));
         var name = CheckName.Of(
             season,
-            year.Clock.DayOf(at),
+            room.Year.Clock.DayOf(at),
             meant.Select(m => m.Grade),
             [.. plan.Parts.Select(p => p.Part)]
         );
         var check = new NewCheck
         {
             Id = id,
-            SchoolId = teacher.SchoolId,
-            SchoolYearId = year.Id,
+            SchoolId = room.Teacher.SchoolId,
+            SchoolYearId = room.Year.Id,
             Season = season,
             Name = name,
             ReaderTitle = forReaders,
@@ -129,11 +115,11 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             Draft = false,
             OpensOn = null,
             ClosesOn = null,
-            MadeBy = teacher.Id,
+            MadeBy = room.Teacher.Id,
             At = at,
             Revision = 0,
         };
-        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.CheckGiven, async (c, t) =>
+        await changes.Do(room.By(at), ChangeKind.CheckGiven, async (c, t) =>
         {
             await CheckWriter.Save(c, t, check, aims, []);
             return new(
@@ -142,7 +128,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             );
         });
         return (
-            (await checks.Find(id, teacher.SchoolId))!,
+            (await checks.Find(id, room.Teacher.SchoolId))!,
             (await checks.Sittings(id, null)).ToDictionary(s => s.ReaderId, s => s.Id)
         );
     }

@@ -1,7 +1,6 @@
 using DeepCurrent.Core.KeptWords;
 using DeepCurrent.Core.Ratings;
 using DeepCurrent.Core.Readings;
-using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Adults;
@@ -74,15 +73,9 @@ internal sealed class DemoOwn(
 
     /// <summary>What readers think of what they read; some of it is said to the class, and some of that waits to be
     /// looked at.</summary>
-    public async Task Rate(
-        ClassId classId,
-        IReadOnlyList<SimulatedReader> people,
-        Adult teacher,
-        SchoolClock clock,
-        DateTimeOffset now
-    )
+    public async Task Rate(DemoClass room, DateTimeOffset now)
     {
-        foreach (var (reader, i) in people.Select((p, i) => (p, i)))
+        foreach (var (reader, i) in room.People.Select((p, i) => (p, i)))
         {
             var read = (await tickets.Mine(reader.Id))
                 .Where(k => k.TextId is not null && TicketLife.Done(k.State) && k.HandedInAt is not null)
@@ -96,21 +89,21 @@ internal sealed class DemoOwn(
                 await ratings.Put(reader.Id, text, Likings[(i * 2 + n) % Likings.Length], said, at);
                 if (said.Length > 0 && i >= LeftToApprove)
                     await ratings.Approve(
-                        classId,
-                        clock.DayOf(now),
+                        room.Id,
+                        room.Year.Clock.DayOf(now),
                         (reader.Id, text),
                         shown: true,
-                        teacher.Id,
+                        room.Teacher.Id,
                         at.AddHours(3)
                     );
             }
         }
     }
 
-    public async Task Give(IReadOnlyList<SimulatedReader> people, Adult teacher, SchoolClock clock, DateTimeOffset now)
+    public async Task Give(DemoClass room, DateTimeOffset now)
     {
         // The reader whose pictures are printed is among them.
-        var some = people.Where((p, i) => i < ReadersWithNotes || p.Name == DemoWorld.KnownReader).ToList();
+        var some = room.People.Where((p, i) => i < ReadersWithNotes || p.Name == DemoWorld.KnownReader).ToList();
         foreach (var (reader, i) in some.Select((p, i) => (p, i)))
         {
             var read = (await tickets.Mine(reader.Id))
@@ -118,9 +111,9 @@ internal sealed class DemoOwn(
                 .Take(Texts)
                 .ToList();
             foreach (var (ticket, n) in read.Select((k, n) => (k, n)))
-                await InText(reader.Id, ticket, teacher, n == 0 ? Asked[i % Asked.Length] : "");
+                await InText(reader.Id, ticket, room.Teacher, n == 0 ? Asked[i % Asked.Length] : "");
             var (title, author, pages) = Books[i % Books.Length];
-            var day = clock.DayOf(now).AddDays(-2 - i);
+            var day = room.Year.Clock.DayOf(now).AddDays(-2 - i);
             await readings.Put(
                 reader.Id,
                 new(OwnReadingId.New(), title, author, day, 15 + 5 * i, pages, i % 2 == 0, "", null, null),

@@ -1,7 +1,6 @@
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
-using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
@@ -86,16 +85,14 @@ internal sealed class DemoPlans(ChangeStore changes)
     /// <summary>What the teacher has prepared for the coming week: one text for everybody, and for each group two, one
     /// after the other.</summary>
     public async Task Prepare(
-        ClassId classId,
-        YearCalendar year,
-        Adult teacher,
-        IReadOnlyList<SimulatedReader> people,
+        DemoClass room,
         IReadOnlyList<SimulatedText> library,
         IReadOnlyDictionary<ReaderId, Fathoms> depths,
         DateOnly monday,
         DateTimeOffset at
     )
     {
+        var people = room.People;
         var used = new HashSet<TextId>();
         var groups = people.Select(p => groupOf[p.Id]).Distinct().ToList();
         foreach (var (from, to) in new[] { (0, 1), (2, 4) })
@@ -103,11 +100,11 @@ internal sealed class DemoPlans(ChangeStore changes)
         {
             var members = people.Where(p => groupOf[p.Id] == group).ToList();
             if (Fresh(members, Middle(people, group, depths)) is { } text)
-                await Draft(text, new(classId, group), from, to);
+                await Draft(text, new(room.Id, group), from, to);
         }
         var all = people.OrderBy(p => depths[p.Id]).ElementAt(people.Count / 2);
         if (Fresh(people, all) is { } warmUp)
-            await Draft(warmUp, new(classId), 0, 4);
+            await Draft(warmUp, new(room.Id), 0, 4);
 
         SimulatedText? Fresh(IReadOnlyList<SimulatedReader> members, SimulatedReader middle) =>
             FewestRead(library.Where(t => !used.Contains(t.Row.Id)), members, middle, depths[middle.Id]);
@@ -118,16 +115,16 @@ internal sealed class DemoPlans(ChangeStore changes)
             var draft = new NewAssignment
             {
                 Id = AssignmentId.New(),
-                ClassId = classId,
-                AssignedBy = teacher.Id,
+                ClassId = room.Id,
+                AssignedBy = room.Teacher.Id,
                 AssignedAt = at,
-                Terms = new AssignmentTerms(monday.AddDays(from), monday.AddDays(to)).Moved(0, year.Calendar),
+                Terms = new AssignmentTerms(monday.AddDays(from), monday.AddDays(to)).Moved(0, room.Year.Calendar),
                 Task = new(TaskId.New(), text.Row.Id, Tries),
                 Aims = [aim],
             };
-            return changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Drafted, async (c, t) =>
+            return changes.Do(room.By(at), ChangeKind.Drafted, async (c, t) =>
             {
-                await AssignmentWriter.Add(c, t, draft, year.Clock.DayOf(at));
+                await AssignmentWriter.Add(c, t, draft, room.Year.Clock.DayOf(at));
                 return new(new { assignmentIds = new[] { draft.Id } }, $"Drafted {text.Row.Title}");
             });
         }

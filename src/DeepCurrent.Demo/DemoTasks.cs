@@ -2,7 +2,6 @@ using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Plans;
 using DeepCurrent.Core.Questions;
-using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.Adults;
@@ -50,14 +49,7 @@ internal sealed class DemoTasks(
 
     /// <summary>A written answer of the week before, most of it marked, and words of this week, some of them
     /// known.</summary>
-    public async Task Give(
-        ClassId classId,
-        YearCalendar year,
-        Adult teacher,
-        IReadOnlyList<SimulatedReader> people,
-        DateOnly monday,
-        DateTimeOffset now
-    )
+    public async Task Give(DemoClass room, DateOnly monday, DateTimeOffset now)
     {
         var week = new DateTimeOffset(monday.AddDays(-7).ToDateTime(new TimeOnly(8, 0)), TimeSpan.Zero);
         var written = await Given(
@@ -71,13 +63,13 @@ internal sealed class DemoTasks(
             new(monday.AddDays(-7), monday.AddDays(-3), Talk: true),
             week
         );
-        await Write(classId, teacher, written, week);
+        await Write(room, written, week);
         var practised = await Given(
             (TaskKind.Words, new("Estuary words", Words: Words, AtOnce: 3)),
             new(monday, monday.AddDays(4)),
             now.AddHours(-1)
         );
-        await Practise(classId, [.. practised.Take(people.Count / 2)], now);
+        await Practise(room.Id, [.. practised.Take(room.People.Count / 2)], now);
 
         Task<IReadOnlyList<NewTicket>> Given(
             (TaskKind Kind, TaskContent Content) what,
@@ -88,26 +80,26 @@ internal sealed class DemoTasks(
                 new()
                 {
                     Id = AssignmentId.New(),
-                    ClassId = classId,
-                    AssignedBy = teacher.Id,
+                    ClassId = room.Id,
+                    AssignedBy = room.Teacher.Id,
                     AssignedAt = at,
-                    Terms = terms.Moved(0, year.Calendar),
+                    Terms = terms.Moved(0, room.Year.Calendar),
                     Task = new(TaskId.New(), null, 1, false, Kind: what.Kind, Content: what.Content),
-                    Aims = [new(classId)],
-                    Tickets = [.. people.Select(r => new NewTicket(TicketId.New(), r.Id, null, null))],
+                    Aims = [new(room.Id)],
+                    Tickets = [.. room.People.Select(r => new NewTicket(TicketId.New(), r.Id, null, null))],
                 },
-                teacher.SchoolId,
-                year.Clock.DayOf(at)
+                room.Teacher.SchoolId,
+                room.Year.Clock.DayOf(at)
             );
     }
 
     /// <summary>What readers wrote, most of it marked.</summary>
-    private async Task Write(ClassId classId, Adult teacher, IReadOnlyList<NewTicket> written, DateTimeOffset week)
+    private async Task Write(DemoClass room, IReadOnlyList<NewTicket> written, DateTimeOffset week)
     {
         foreach (var (ticket, i) in written.SkipLast(LeftOpen).Select((k, i) => (k, i)))
         {
             var at = week.AddDays(1).AddMinutes(17 * i);
-            await tickets.Open(ticket.Id, classId, TicketState.Waiting, at, at);
+            await tickets.Open(ticket.Id, room.Id, TicketState.Waiting, at, at);
             await replies.Keep(ticket.Id, ticket.ReaderId, Answers[i % Answers.Length], [], null, at, at);
             await replies.HandIn(ticket.Id, ticket.ReaderId, at.AddMinutes(6), at.AddMinutes(6));
             if (i >= written.Count - LeftOpen - LeftToMark)
@@ -118,7 +110,7 @@ internal sealed class DemoTasks(
                 ticket.ReaderId,
                 new([i % 2 == 0 ? 3 : 2], Rubric.Usual.Most),
                 said,
-                teacher.Id,
+                room.Teacher.Id,
                 at.AddDays(1)
             );
         }

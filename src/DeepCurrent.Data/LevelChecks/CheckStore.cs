@@ -238,7 +238,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
             new { checkId, classes = classes?.ToArray() }
         );
         var rows = (await all.ReadAsync<SittingRow>()).ToList();
-        var parts = (await all.ReadAsync<PartFlat>()).Select(p => p.Row()).ToLookup(p => p.SittingId);
+        var parts = (await all.ReadAsync<PartRow>()).ToLookup(p => p.SittingId);
         return [.. rows.Select(r => r with { Parts = [.. parts[r.Id]] })];
     }
 

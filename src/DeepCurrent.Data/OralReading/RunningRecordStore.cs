@@ -11,106 +11,6 @@ using Npgsql;
 
 namespace DeepCurrent.Data.OralReading;
 
-/// <summary>How a question that was asked aloud was answered.</summary>
-public sealed record OralAnswer(QuestionId QuestionId, bool Right);
-
-/// <summary>What a teacher has put on a running record.</summary>
-/// <param name="Seconds">0 while it is not timed.</param>
-/// <param name="LastWord">The last word read, where the reader stopped early.</param>
-/// <param name="Retelling">Points by part.</param>
-public sealed record SheetData(
-    IReadOnlyList<SheetMark> Marks,
-    double Seconds,
-    int? LastWord,
-    int Pauses,
-    IReadOnlyDictionary<string, int> Retelling,
-    IReadOnlyList<OralAnswer> Answers,
-    string Note
-)
-{
-    public static readonly SheetData Blank = new([], 0, null, 0, new Dictionary<string, int>(), [], "");
-}
-
-public sealed record RunningRecord
-{
-    public required RecordId Id { get; init; }
-
-    public required ReaderId ReaderId { get; init; }
-
-    public required VersionId? VersionId { get; init; }
-
-    public required TextId? TextId { get; init; }
-
-    public required TicketId? TicketId { get; init; }
-
-    public required string Title { get; init; }
-
-    public required string Body { get; init; }
-
-    public required Fathoms TextDepth { get; init; }
-
-    public required bool Fiction { get; init; }
-
-    public required bool Done { get; init; }
-
-    public required DateTimeOffset MadeAt { get; init; }
-
-    public required DateTimeOffset ReadAt { get; init; }
-
-    public required SheetData Sheet { get; init; }
-
-    public required int Revision { get; init; }
-
-    public required bool Gone { get; init; }
-
-    public required double? SoundSeconds { get; init; }
-
-    /// <summary>What the listening device heard.</summary>
-    public required IReadOnlyList<HeardWord>? Heard { get; init; }
-
-    /// <summary>Null where there is nothing to listen to.</summary>
-    public required ListeningState? Listening { get; init; }
-
-    /// <summary>Why it failed.</summary>
-    public required Message? ListenNote { get; init; }
-
-    public required string? By { get; init; }
-}
-
-/// <summary>A new record; the same id again changes nothing.</summary>
-public sealed record NewRecord(
-    RecordId Id,
-    ReaderId ReaderId,
-    VersionId? VersionId,
-    TextId? TextId,
-    TicketId? TicketId,
-    AdultId? AdultId,
-    string Title,
-    string Body,
-    Fathoms TextDepth,
-    bool Fiction,
-    DateTimeOffset At
-);
-
-/// <summary>A recording that waits for a person.</summary>
-public sealed record RecordingRow(
-    RecordId Id,
-    ReaderId ReaderId,
-    string GivenName,
-    string FamilyName,
-    string Title,
-    DateTimeOffset ReadAt,
-    double Seconds,
-    ListeningState? Listening
-);
-
-/// <summary>A recording a reader has made of a text.</summary>
-/// <param name="Marked">It cannot be made again.</param>
-public sealed record MyRecording(RecordId Id, double Seconds, bool Marked);
-
-/// <summary>A recording that the listening device is to hear.</summary>
-public sealed record ToHear(RecordId Id, string Body, byte[] Sound, string Type, double Seconds);
-
 /// <summary>Running records of readers, their recordings, and the evidence they are.</summary>
 public sealed class RunningRecordStore(NpgsqlDataSource db)
 {
@@ -121,99 +21,27 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         from running_record k left join adult a on a.id = k.adult_id
         """;
 
-    private sealed record Flat
-    {
-        public required RecordId Id { get; init; }
-
-        public required ReaderId ReaderId { get; init; }
-
-        public required VersionId? VersionId { get; init; }
-
-        public required TextId? TextId { get; init; }
-
-        public required TicketId? TicketId { get; init; }
-
-        public required string Title { get; init; }
-
-        public required string Body { get; init; }
-
-        public required Fathoms TextDepth { get; init; }
-
-        public required bool Fiction { get; init; }
-
-        public required bool Done { get; init; }
-
-        public required DateTimeOffset MadeAt { get; init; }
-
-        public required DateTimeOffset ReadAt { get; init; }
-
-        public required string Sheet { get; init; }
-
-        public required int Revision { get; init; }
-
-        public required bool Gone { get; init; }
-
-        public required double? SoundSeconds { get; init; }
-
-        public required string? Heard { get; init; }
-
-        public required ListeningState? Listening { get; init; }
-
-        public required Message? ListenNote { get; init; }
-
-        public required string? By { get; init; }
-
-        public RunningRecord Open() =>
-            new()
-            {
-                Id = Id,
-                ReaderId = ReaderId,
-                VersionId = VersionId,
-                TextId = TextId,
-                TicketId = TicketId,
-                Title = Title,
-                Body = Body,
-                TextDepth = TextDepth,
-                Fiction = Fiction,
-                Done = Done,
-                MadeAt = MadeAt,
-                ReadAt = ReadAt,
-                Sheet = Database.FromJson<SheetData>(Sheet),
-                Revision = Revision,
-                Gone = Gone,
-                SoundSeconds = SoundSeconds,
-                Heard = Heard is null ? null : Database.FromJson<List<HeardWord>>(Heard),
-                Listening = Listening,
-                ListenNote = ListenNote,
-                By = By,
-            };
-    }
-
     /// <summary>A reader's records, the latest first; those that were thrown away are left out.</summary>
     public async Task<IReadOnlyList<RunningRecord>> Of(ReaderId readerId)
     {
-        return
-        [
-            .. (
-                await db.All<Flat>(
-                    $"""
-                    select {Columns}
-                    where k.reader_id = @readerId and k.gone_at is null
-                    order by k.read_at desc, k.id
-                    limit 300
-                    """,
-                    new { readerId }
-                )
-            ).Select(r => r.Open()),
-        ];
+        return await db.All<RunningRecord>(
+            $"""
+            select {Columns}
+            where k.reader_id = @readerId and k.gone_at is null
+            order by k.read_at desc, k.id
+            limit 300
+            """,
+            new { readerId }
+        );
     }
 
     /// <summary>The latest finished record of each of some readers, where there is one since an instant.</summary>
     public async Task<IReadOnlyDictionary<ReaderId, RunningRecord>> Latest(
         IReadOnlyCollection<ReaderId> readerIds,
         DateTimeOffset since
-    ) => (
-            await db.All<Flat>(
+    ) =>
+        (
+            await db.All<RunningRecord>(
                 $"""
                 select distinct on (k.reader_id) {Columns}
                 where k.reader_id = any(@readerIds) and k.gone_at is null and k.done and k.read_at >= @since
@@ -221,13 +49,14 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
                 """,
                 new { readerIds = readerIds.ToArray(), since }
             )
-        ).Select(r => r.Open()).ToDictionary(r => r.ReaderId);
+        ).ToDictionary(r => r.ReaderId);
 
     public async Task<RunningRecord?> Find(RecordId id, ReaderId readerId)
     {
-        return (
-            await db.One<Flat>($"select {Columns} where k.id = @id and k.reader_id = @readerId", new { id, readerId })
-        )?.Open();
+        return await db.One<RunningRecord>(
+            $"select {Columns} where k.id = @id and k.reader_id = @readerId",
+            new { id, readerId }
+        );
     }
 
     /// <summary>Begins a record.</summary>
@@ -364,7 +193,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
             t
         );
         await c.ExecuteAsync("delete from evidence where record_id = @Id", new { record.Id }, t);
-        await DepthKeeper.Insert(
+        await EvidenceWriter.Insert(
             c,
             t,
             record.ReaderId,
@@ -372,142 +201,5 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
             adultId
         );
         await DepthKeeper.Recompute(c, t, record.ReaderId, year, chart, now);
-    }
-
-    /// <summary>Keeps a recording, and asks for it to be listened to where there is a device. A later one takes the
-    /// place of an earlier one until the record is done.</summary>
-    /// <returns>False if the record is done.</returns>
-    public async Task<bool> KeepSound(RecordId id, ReaderId readerId, Sound sound, double seconds, bool listen)
-    {
-        return await db.Run(
-                $"""
-                update running_record
-                set sound = @Bytes, sound_type = @Type, sound_seconds = @seconds, heard = null,
-                  listening = case when @listen then '{nameof(ListeningState.Waiting)}' end, listen_note = null
-                where id = @id and reader_id = @readerId and not done and gone_at is null
-                """,
-                new
-                {
-                    id,
-                    readerId,
-                    sound.Bytes,
-                    sound.Type,
-                    seconds,
-                    listen,
-                }
-            ) > 0;
-    }
-
-    public async Task<Sound?> SoundOf(RecordId id, ReaderId readerId)
-    {
-        return await db.One<Sound>(
-            """
-            select sound_type as type, sound as bytes
-            from running_record
-            where id = @id and reader_id = @readerId and sound is not null
-            """,
-            new { id, readerId }
-        );
-    }
-
-    /// <summary>The recording a reader made for a ticket, if any.</summary>
-    public async Task<MyRecording?> OfTicket(TicketId ticketId, ReaderId readerId)
-    {
-        return await db.First<MyRecording>(
-            """
-            select id, sound_seconds as seconds, done as marked
-            from running_record
-            where ticket_id = @ticketId and reader_id = @readerId and sound_type is not null and gone_at is null
-            order by made_at desc
-            limit 1
-            """,
-            new { ticketId, readerId }
-        );
-    }
-
-    /// <summary>Recordings of a class that nobody has marked yet, oldest first.</summary>
-    public async Task<IReadOnlyList<RecordingRow>> ToMark(ClassId classId)
-    {
-        return await db.All<RecordingRow>(
-            """
-            select k.id, k.reader_id, r.given_name, r.family_name, k.title, k.read_at, k.sound_seconds as seconds,
-              k.listening
-            from enrolment e join running_record k on k.reader_id = e.reader_id join reader r on r.id = k.reader_id
-            where e.class_id = @classId
-              and e.to_day is null
-              and not k.done
-              and k.gone_at is null
-              and k.sound_type is not null
-            order by k.read_at limit 300
-            """,
-            new { classId }
-        );
-    }
-
-    /// <summary>Asks for a recording to be listened to again.</summary>
-    public async Task<bool> ListenAgain(RecordId id, ReaderId readerId)
-    {
-        return await db.Run(
-                $"""
-                update running_record
-                set listening = '{nameof(ListeningState.Waiting)}', heard = null, listen_note = null
-                where id = @id
-                  and reader_id = @readerId
-                  and sound is not null
-                  and (listening is null or listening in ({ListeningStates.Over}))
-                """,
-                new { id, readerId }
-            ) > 0;
-    }
-
-    /// <summary>Takes the next recording to listen to; one whose listener has vanished is taken again after a
-    /// while.</summary>
-    public async Task<ToHear?> Take(DateTimeOffset now)
-    {
-        return await db.One<ToHear>(
-            $"""
-            update running_record set listening = '{nameof(ListeningState.Listening)}', listen_from = @now
-            where id = (
-              select id
-              from running_record
-              where listening = '{nameof(ListeningState.Waiting)}'
-                or (
-                  listening = '{nameof(ListeningState.Listening)}'
-                    and listen_from < @now - interval '5 minutes')
-              order by made_at
-              limit 1
-              for update skip locked)
-            returning id, body, sound, sound_type as type, sound_seconds as seconds
-            """,
-            new { now }
-        );
-    }
-
-    /// <summary>Keeps what was heard, or why nothing was.</summary>
-    public async Task Heard(RecordId id, IReadOnlyList<HeardWord>? heard, Message? note)
-    {
-        await db.Run(
-            $"""
-            with k as (
-              update running_record
-              set heard = @words::jsonb, listen_note = @note::jsonb,
-                listening =
-                  case
-                    when @words::jsonb is null then '{nameof(ListeningState.Failed)}'
-                    else '{nameof(ListeningState.Heard)}'
-                  end
-              where id = @id and listening = '{nameof(ListeningState.Listening)}'
-              returning reader_id)
-            select pg_notify('ticket', e.class_id::text)
-            from k join enrolment e on e.reader_id = k.reader_id
-            where e.to_day is null
-            """,
-            new
-            {
-                id,
-                words = heard is null ? null : Database.ToJson(heard),
-                note,
-            }
-        );
     }
 }

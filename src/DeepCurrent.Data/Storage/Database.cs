@@ -5,11 +5,13 @@ using Dapper;
 using DbUp;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.WordLists;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.HomeMessages;
+using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using Npgsql;
@@ -49,6 +51,8 @@ public static class Database
         SqlMapper.AddTypeHandler(new GatheredHandler<HomeAnswer>());
         SqlMapper.AddTypeHandler(new GatheredHandler<ListedWord>());
         SqlMapper.AddTypeHandler(new WholeHandler<CheckPlan>());
+        SqlMapper.AddTypeHandler(new WholeHandler<SheetData>());
+        SqlMapper.AddTypeHandler(new GatheredHandler<HeardWord>());
         IdHandlers.Add();
         UnitHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection. Each takes

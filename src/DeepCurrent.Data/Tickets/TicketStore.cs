@@ -2,7 +2,6 @@ using Dapper;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
-using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
@@ -155,51 +154,6 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                 t
             )
         ).ToLookup(a => a.TicketId, a => a.Row());
-
-    private sealed record AnswerFlat
-    {
-        public required AnswerId Id { get; init; }
-
-        public required QuestionId QuestionId { get; init; }
-
-        public required int Attempt { get; init; }
-
-        public required string Response { get; init; }
-
-        public required bool? Correct { get; init; }
-
-        public required DateTimeOffset At { get; init; }
-
-        public required int Milliseconds { get; init; }
-
-        public required bool TooFast { get; init; }
-
-        public required GivenMark? Mark { get; init; }
-
-        public required string Comment { get; init; }
-
-        public required DateTimeOffset ReceivedAt { get; init; }
-
-        public required int Round { get; init; }
-
-        public required TicketId TicketId { get; init; }
-
-        public AnswerRow Row() =>
-            new(
-                Id,
-                QuestionId,
-                Attempt,
-                Database.FromJson<Response>(Response),
-                Correct,
-                At,
-                Milliseconds,
-                TooFast,
-                Mark,
-                Comment,
-                ReceivedAt,
-                Round
-            );
-    }
 
     /// <summary>The last that was heard of a reader's work on a ticket; what is heard of later was not done before
     /// it.</summary>

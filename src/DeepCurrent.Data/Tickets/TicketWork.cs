@@ -92,7 +92,7 @@ internal sealed class TicketWork
     {
         var before = (await DepthKeeper.Trail(c, t, ticket.ReaderId, year, chart, now)).Now;
         var pieces = evidence.Pieces(ticket.VersionDepth, sentences).Select(Row).ToList();
-        await DepthKeeper.Insert(c, t, ticket.ReaderId, pieces, null);
+        await EvidenceWriter.Insert(c, t, ticket.ReaderId, pieces, null);
         if (handedInAt is null)
             await c.ExecuteAsync(
                 FollowSql,

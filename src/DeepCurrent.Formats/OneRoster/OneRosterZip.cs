@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.IO.Compression;
 using System.Text;
 using CsvHelper;
@@ -46,9 +45,7 @@ public static class OneRosterZip
     [
         ("demographics", $"Birth dates, sex and ethnicity are not imported."),
     ];
-
     private const string Unnamed = "OneRoster file";
-
     private static readonly Dictionary<string, string[]> Needed = new()
     {
         ["orgs"] = ["sourcedId", "name", "type"],
@@ -311,19 +308,6 @@ public static class OneRosterZip
         var n = stream.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
         var (encoding, _) = Decoding.Detect(head.AsSpan(0, n));
         return new(new Joined(head.AsMemory(0, n), stream), encoding, detectEncodingFromByteOrderMarks: true, 1 << 16);
-    }
-
-    private record CsvRow(RowPlace At, Dictionary<string, int> Columns, string[] Cells) : ISourceRow
-    {
-        public virtual string Get(string field) =>
-            Columns.TryGetValue(field, out var i) && i < Cells.Length ? Cells[i] : "";
-    }
-
-    private sealed record MendedRow(RowPlace At, Dictionary<string, int> Columns, string[] Cells, Mends Mends)
-        : CsvRow(At, Columns, Cells)
-    {
-        public override string Get(string field) =>
-            Mends.Cells.TryGetValue((At.File, At.Line, field), out var put) ? put : base.Get(field);
     }
 
     /// <summary>Counts what has been read of a stream.</summary>

@@ -8,5 +8,9 @@ public sealed class AdultsFeature : IFeature
 {
     public void Add(IServiceCollection services, IConfiguration settings) => services.AddSingleton<AdultStore>();
 
-    public void Map(RouteGroupBuilder api) => AdultEndpoints.Map(api);
+    public void Map(RouteGroupBuilder api)
+    {
+        AdultEndpoints.Map(api);
+        PassEndpoints.Map(api);
+    }
 }

@@ -21,6 +21,7 @@ public static class ResultEndpoints
         AssignmentId assignmentId,
         Desk desk,
         AssignmentStore assignments,
+        GivenStore earlier,
         ResultStore results,
         TextStore texts,
         CorrectionStore corrections,
@@ -37,7 +38,7 @@ public static class ResultEndpoints
         var quiz = new QuizResults([.. asked.Where(q => !q.OnTheWay)], readers);
         var onTheWay = new QuizResults([.. asked.Where(q => q.OnTheWay)], readers);
         var elsewhere = await typed.Of(assignmentId, assignment.ClassId);
-        var usual = await assignments.Strands(assignment.ClassId, desk.Now - Mastery.Span);
+        var usual = await earlier.Strands(assignment.ClassId, desk.Now - Mastery.Span);
         return new(
             assignment,
             Figures(work, quiz),

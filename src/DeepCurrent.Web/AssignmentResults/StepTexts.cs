@@ -9,7 +9,7 @@ using DeepCurrent.Web.Texts;
 namespace DeepCurrent.Web.AssignmentResults;
 
 /// <summary>Finds a text for each step that suggests one: a harder one, or an easier one on the same subject.</summary>
-public sealed class StepTexts(Desk desk, AssignmentStore assignments, ReaderStore readers, LibraryShelf library)
+public sealed class StepTexts(Desk desk, GivenStore earlier, ReaderStore readers, LibraryShelf library)
 {
     /// <summary>Fathoms by which the next text is harder, or easier, than one of the reader's own depth.</summary>
     private const double Step = 3;
@@ -26,7 +26,7 @@ public sealed class StepTexts(Desk desk, AssignmentStore assignments, ReaderStor
             r => r.Id,
             r => r.Depth
         );
-        var had = await assignments.HadBy([.. steps.SelectMany(s => s.Readers).Distinct()]);
+        var had = await earlier.HadBy([.. steps.SelectMany(s => s.Readers).Distinct()]);
         var topic = cards.Find(c => c.Id == assignment.TextId)?.Topic;
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
 

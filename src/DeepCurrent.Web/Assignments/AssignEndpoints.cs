@@ -17,9 +17,6 @@ namespace DeepCurrent.Web.Assignments;
 /// <summary>Giving texts to readers of a class, or of several at once.</summary>
 public static class AssignEndpoints
 {
-    private const int MostTexts = 20,
-        MostClasses = 12;
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/classes/{classId:guid}/fit", Fit);
@@ -31,7 +28,7 @@ public static class AssignEndpoints
     {
         var room = await giving.Class(classId, Deed.SeeClass);
         var chosen = Giving.Chosen(room, request.ReaderIds);
-        var fits = await giving.Fits([.. request.TextIds.Distinct().Take(MostTexts)], chosen);
+        var fits = await giving.Fits([.. request.TextIds.Distinct().Take(AssignAsked.MostTexts)], chosen);
         return [.. fits.SelectMany(f => f)];
     }
 
@@ -47,18 +44,22 @@ public static class AssignEndpoints
     )
     {
         var today = await desk.Today();
-        var terms = TermsOf(request, today);
-        var rooms = await Rooms(classId, request, giving, await tasks.Contents(request.Tasks ?? []));
+        var terms = AssignAsked.TermsOf(request, today);
+        var rooms = await AssignAsked.Rooms(classId, request, giving, await tasks.Contents(request.Tasks ?? []));
         new Faults()
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
-            .If(KindOf(request) is { } kind && !kind.OfText(), "kind", $"Choose what readers do with the text.")
+            .If(
+                AssignAsked.KindOf(request) is { } kind && !kind.OfText(),
+                "kind",
+                $"Choose what readers do with the text."
+            )
             .Of(terms.Faults(today))
             .Refuse();
-        var ways = WaysOf(request, terms);
+        var ways = AssignAsked.WaysOf(request, terms);
         // The same request again, after a lost answer, is what it was.
-        if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], rooms.Keys()) is { } b)
+        if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], AssignAsked.Keys(rooms)) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
-        await CheckPapers(request, desk, papers);
+        await AssignAsked.CheckPapers(request, desk, papers);
         var titles = await TitlesOf(rooms, request, giving);
         var given = new List<Prepared>();
         foreach (var room in rooms)
@@ -91,22 +92,6 @@ public static class AssignEndpoints
     private static List<Prepared> InOneAct(List<Prepared> given, AssignmentId act) =>
         given.ConvertAll(g => g with { Assignment = g.Assignment with { Act = act } });
 
-    /// <summary>How single readers do it otherwise.</summary>
-    private static IReadOnlyDictionary<ReaderId, OwnWay> WaysOf(AssignRequest request, AssignmentTerms terms)
-    {
-        var sent = request.Ways ?? [];
-        if (sent.Any(w => w is not { ReaderIds: not null, Way: not null }))
-            throw Refused.Field("ways", $"Choose at least one reader.");
-        new Faults().Of(sent.SelectMany(w => w.Way.Faults(terms))).Refuse();
-        var ways = new Dictionary<ReaderId, OwnWay>();
-        foreach (var (reader, way) in sent.SelectMany(w => w.ReaderIds.Select(r => (r, w.Way))))
-            if (!ways.TryAdd(reader, way))
-                throw Refused.Field("ways", $"A reader stands in two of these. Choose one.");
-        return ways.Keys.Except(request.ReaderIds).Any() ? throw Refused.NotFound() : ways;
-    }
-
-    private static TaskKind KindOf(AssignRequest request) => request.Kind ?? TaskKind.Text;
-
     private static async Task<IReadOnlyDictionary<TextId, string>> TitlesOf(
         IReadOnlyList<GivenIn> rooms,
         AssignRequest request,
@@ -114,81 +99,13 @@ public static class AssignEndpoints
     )
     {
         var ids = rooms.SelectMany(r => r.Texts).Select(w => w.TextId).Distinct().ToList();
-        var titles = await giving.Titles(ids, KindOf(request));
+        var titles = await giving.Titles(ids, AssignAsked.KindOf(request));
         if (request.Questions is not { } chosen)
             return titles;
         if (ids is not [var only])
             throw Refused.Field("questions", $"Choose questions of one text only.");
         await giving.Has(only, chosen);
         return titles;
-    }
-
-    /// <summary>A class something is given in: to whom, and which texts and tasks under which names.</summary>
-    private sealed record GivenIn(
-        GivingClass Room,
-        IReadOnlyList<RosterRow> Chosen,
-        IReadOnlyList<TextToGive> Texts,
-        IReadOnlyList<NamedTask> Tasks
-    )
-    {
-        public IEnumerable<AssignmentId> Ids => Texts.Select(w => w.Id).Concat(Tasks.Select(w => w.Id));
-    }
-
-    private sealed record NamedTask(AssignmentId Id, TaskKind Kind, TaskContent Content);
-
-    private sealed record Prepared(string Title, NewAssignment Assignment);
-
-    private static IReadOnlyCollection<ClassId> Keys(this IReadOnlyList<GivenIn> rooms) =>
-        [.. rooms.Select(r => r.Room.Place.Id)];
-
-    /// <summary>The class, and the others in which everybody gets the same; the asker has to be allowed to in each of
-    /// them.</summary>
-    private static async Task<IReadOnlyList<GivenIn>> Rooms(
-        ClassId classId,
-        AssignRequest request,
-        Giving giving,
-        IReadOnlyList<TaskContent> contents
-    )
-    {
-        var room = await giving.Class(classId, Deed.Assign);
-        var tasks = (request.Tasks ?? []).Zip(contents, (k, c) => new NamedTask(k.Id, k.Kind, c)).ToList();
-        var rooms = new List<GivenIn> { new(room, Giving.Chosen(room, request.ReaderIds), Wanted(request), tasks) };
-        var others = request.AlsoIn ?? [];
-        if (others.Count > MostClasses || others.Any(o => o.ClassId == classId))
-            throw Refused.Field("alsoIn", $"Choose up to {MostClasses} other classes.");
-        foreach (var other in others.DistinctBy(o => o.ClassId))
-        {
-            var there = await giving.Class(other.ClassId, Deed.Assign);
-            if (there.Roster.Count == 0)
-                throw Refused.Field("alsoIn", $"{there.Place.Name} has no readers yet.");
-            var ids = other.TaskIds ?? [];
-            if (ids.Count != tasks.Count)
-                throw Refused.Field("alsoIn", $"Choose up to {MostClasses} other classes.");
-            rooms.Add(
-                new(
-                    there,
-                    there.Roster,
-                    Wanted(request with { Texts = other.Texts }),
-                    [.. tasks.Zip(ids, (k, id) => k with { Id = id })]
-                )
-            );
-        }
-        return rooms;
-    }
-
-    /// <summary>Refuses papers that are not the asker's, or too many.</summary>
-    private static async Task CheckPapers(AssignRequest request, Desk desk, PaperStore papers)
-    {
-        var ids = (request.Papers ?? []).Select(p => p.Id).ToList();
-        new Faults()
-            .If(
-                ids.Count > Paper.MostOfAssignment || ids.Distinct().Count() < ids.Count,
-                "papers",
-                $"An assignment can have {Paper.MostOfAssignment} papers. Remove one first."
-            )
-            .Refuse();
-        if (ids.Count > 0 && (await papers.Beforehand(ids, desk.Who.SchoolId, desk.Who.Adult)).Count < ids.Count)
-            throw Refused.NotFound();
     }
 
     private static List<(PaperId Paper, AssignmentId To)> PlacesOf(
@@ -245,7 +162,7 @@ public static class AssignEndpoints
             request.OnTheWay ?? true,
             request.Aloud ?? false,
             versions,
-            KindOf(request),
+            AssignAsked.KindOf(request),
             null,
             request.Questions,
             ways
@@ -320,34 +237,13 @@ public static class AssignEndpoints
                 async (c, t) =>
                 {
                     var said = await command(c, t);
-                    foreach (var classId in rooms.Keys())
+                    foreach (var classId in AssignAsked.Keys(rooms))
                         await AssignmentWriter.Tell(c, t, classId);
-                    return new(new AssignedIn(ids, [.. rooms.Keys()]), said);
+                    return new(new AssignedIn(ids, [.. AssignAsked.Keys(rooms)]), said);
                 }
             )
         )!;
     }
-
-    private static AssignmentTerms TermsOf(AssignRequest request, DateOnly today) =>
-        new AssignmentTerms(
-            request.VisibleFrom ?? today,
-            request.DueOn,
-            request.Heading ?? "",
-            request.Directions ?? "",
-            request.Note ?? "",
-            request.ClosesOn,
-            request.Need ?? Need.Required,
-            request.Place ?? WorkPlace.Anywhere,
-            request.Results ?? ResultsShown.AtOnce,
-            request.MayChange ?? false,
-            request.Talk ?? false,
-            request.ReleasesOn
-        )
-        {
-            HomeDirections = request.HomeDirections ?? "",
-            HomeLanguage = request.HomeLanguage ?? "",
-            Worth = request.Worth ?? AssignmentTerms.UsualWorth,
-        }.Tidy();
 
     private static Message Summary(IReadOnlyList<Prepared> given, int chosen)
     {
@@ -357,29 +253,6 @@ public static class AssignEndpoints
             return $"Drafted {what} for {Counted.Readers(chosen)}";
         var readers = given.SelectMany(g => g.Assignment.Tickets).Select(k => k.ReaderId).Distinct().Count();
         return $"Assigned {what} to {Counted.Readers(readers)}";
-    }
-
-    private static IReadOnlyList<TextToGive> Wanted(AssignRequest request)
-    {
-        var tasks = request.Tasks ?? [];
-        if (tasks.Count > 0 && request is { Texts: null or [], TextId: null })
-            return [];
-        var wanted = request.Texts
-            ??
-            [
-                new(
-                    AssignmentId.New(),
-                    request.TextId ?? throw Refused.Field("textIds", $"Choose a text."),
-                    request.Versions
-                ),
-            ];
-        if (
-            wanted.Count is 0 or > MostTexts
-            || tasks.Count > MostTexts
-            || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count
-        )
-            throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
-        return wanted;
     }
 
     /// <summary>What stands out before something is given; nothing is given by asking.</summary>
@@ -395,15 +268,15 @@ public static class AssignEndpoints
     {
         var room = await giving.Class(classId, Deed.Assign);
         var today = await desk.Today();
-        var terms = TermsOf(request, today);
+        var terms = AssignAsked.TermsOf(request, today);
         var chosen = Giving.Chosen(room, request.ReaderIds).Select(r => r.Id).ToHashSet();
-        var texts = Wanted(request).Select(w => w.TextId).Distinct().ToList();
+        var texts = AssignAsked.Wanted(request).Select(w => w.TextId).Distinct().ToList();
         var drafts = await assignments.DraftsOf(texts, classId);
         var meant = await weeks.MeantBy([.. drafts.Select(d => d.Id)]);
         var elsewhere = drafts
             .Select(d => (d.Title, Readers: room.Meant(meant[d.Id].Aims)))
             .Where(d => d.Readers.Any(r => !chosen.Contains(r.Id)));
-        var titles = (await giving.Titles(texts, KindOf(request)))
+        var titles = (await giving.Titles(texts, AssignAsked.KindOf(request)))
             .Values.Concat((request.Tasks ?? []).Select(k => k.Title ?? ""))
             .ToList();
         return

@@ -9,6 +9,7 @@ public sealed class AssignmentsFeature : IFeature
     public void Add(IServiceCollection services, IConfiguration settings) =>
         services
             .AddSingleton<AssignmentStore>()
+            .AddSingleton<GivenStore>()
             .AddSingleton<WeekStore>()
             .AddSingleton<AssignmentPages>()
             .AddSingleton<CalendarStore>()

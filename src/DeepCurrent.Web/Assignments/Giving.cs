@@ -43,13 +43,7 @@ public sealed record GivingClass(ClassPlace Place, IReadOnlyList<RosterRow> Rost
 }
 
 /// <summary>What of a text each reader gets: the version that fits, or the one that was locked.</summary>
-public sealed class Giving(
-    Desk desk,
-    ReaderStore readers,
-    GroupStore groups,
-    TextStore texts,
-    AssignmentStore assignments
-)
+public sealed class Giving(Desk desk, ReaderStore readers, GroupStore groups, TextStore texts, GivenStore earlier)
 {
     public const int MostReaders = 500;
 
@@ -81,7 +75,7 @@ public sealed class Giving(
         var versions = await texts.Versions(textIds, school.Id);
         if (textIds.Any(id => !versions.Contains(id)))
             throw Refused.NotFound();
-        var given = await assignments.Given(textIds, [.. chosen.Select(r => r.Id)]);
+        var given = await earlier.Given(textIds, [.. chosen.Select(r => r.Id)]);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
         return textIds
             .SelectMany(id => chosen.Select(r => FitOf(id, [.. versions[id]], r, given, cuts)))

@@ -62,13 +62,14 @@ public static class SuggestEndpoints
         Desk desk,
         Giving giving,
         AssignmentStore assignments,
+        GivenStore earlier,
         LibraryShelf library
     )
     {
         var room = await giving.Class(classId, Deed.Assign);
         var school = await desk.School();
         var depths = room.Roster.ToDictionary(r => r.Id, r => r.Depth);
-        var had = await assignments.HadBy([.. depths.Keys]);
+        var had = await earlier.HadBy([.. depths.Keys]);
         var groups = room
             .Guided.Select(g => (Group: g, Readers: g.ReaderIds.Where(depths.ContainsKey).ToList()))
             .Where(g => g.Readers.Count > 0)

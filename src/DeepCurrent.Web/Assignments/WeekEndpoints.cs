@@ -2,7 +2,6 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Assignments;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Schools;
-using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Texts;
@@ -72,7 +71,7 @@ public static class WeekEndpoints
         SchoolStore schools,
         TextStore texts,
         WeekStore weeks,
-        AssignmentStore assignments
+        GivenStore earlier
     )
     {
         var room = await giving.Class(classId, Deed.SeeClass);
@@ -90,7 +89,7 @@ public static class WeekEndpoints
                 await desk.School(),
                 texts,
                 weeks,
-                assignments
+                earlier
             ),
             desk.May(Deed.Assign, room.Place)
         );
@@ -104,7 +103,7 @@ public static class WeekEndpoints
         Giving giving,
         TextStore texts,
         WeekStore weeks,
-        AssignmentStore assignments
+        GivenStore earlier
     )
     {
         var room = await giving.Class(classId, Deed.SeeClass);
@@ -114,7 +113,7 @@ public static class WeekEndpoints
         return new(
             today,
             GroupsOf(room),
-            await Plates(room, given, today, await desk.School(), texts, weeks, assignments),
+            await Plates(room, given, today, await desk.School(), texts, weeks, earlier),
             await weeks.Places(classId, first, last),
             desk.May(Deed.Assign, room.Place)
         );
@@ -149,7 +148,7 @@ public static class WeekEndpoints
         School school,
         TextStore texts,
         WeekStore weeks,
-        AssignmentStore store
+        GivenStore earlier
     )
     {
         var meant = await weeks.MeantBy([.. assignments.Select(a => a.Id)]);
@@ -157,7 +156,7 @@ public static class WeekEndpoints
         var depths = room.Roster.ToDictionary(r => r.Id, r => r.Depth);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
         var versions = await texts.Versions(TextsOf(assignments), room.Place.SchoolId);
-        var had = await store.Given(TextsOf(assignments.Where(a => a.Draft)), [.. room.Roster.Select(r => r.Id)]);
+        var had = await earlier.Given(TextsOf(assignments.Where(a => a.Draft)), [.. room.Roster.Select(r => r.Id)]);
         return [.. assignments.Select(Plate)];
 
         WeekPlate Plate(AssignmentRow a)

@@ -6,7 +6,6 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
-using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Signals;
 using DeepCurrent.Web.SignIn;
 
@@ -130,7 +129,7 @@ public static class ClassEndpoints
         Desk desk,
         SchoolStore schools,
         ReaderStore readers,
-        AssignmentStore assignments,
+        GivenStore earlier,
         GroupStore groups,
         SignalBook book
     )
@@ -138,7 +137,7 @@ public static class ClassEndpoints
         var place = await desk.Class(classId, Deed.SeeClass);
         var since = desk.Now.AddDays(-SixWeeks);
         var roster = readers.Roster(classId, await desk.Moment());
-        var texts = assignments.InUse(classId, since);
+        var texts = earlier.InUse(classId, since);
         var groupRows = groups.Every(classId);
         var school = await desk.School();
         var signals = SignalView.Open(await book.Of(classId, school, place.SchoolYearId, await desk.Moment()));

@@ -22,7 +22,7 @@ public sealed class ConferenceRoom(
     Desk desk,
     SchoolStore schools,
     ConferenceStore conferences,
-    AssignmentStore assignments,
+    GivenStore earlier,
     RunningRecordStore records,
     LogStore log,
     GoalBook goals,
@@ -45,7 +45,7 @@ public sealed class ConferenceRoom(
         var year = await schools.Year(place.SchoolYearId);
         var since = today.AddDays(-83) is var back && back > year.FirstDay ? back : year.FirstDay;
         var all = (await conferences.Readers(place.Id, today)).Where(r => wanted?.Contains(r.Id) != false).ToList();
-        var strands = (await assignments.Strands(place.Id, clock.Begin(since))).ToLookup(s => s.ReaderId);
+        var strands = (await earlier.Strands(place.Id, clock.Begin(since))).ToLookup(s => s.ReaderId);
         var trails = (await conferences.Trails([.. all.Select(r => r.Id)], year.FirstDay)).ToLookup(t => t.ReaderId);
         var read = (
             await log.Of(

@@ -52,7 +52,7 @@ public sealed record GoalStandingView(
 public sealed class GoalBook(
     GoalStore goals,
     GoalTerms terms,
-    AssignmentStore assignments,
+    GivenStore earlier,
     OwnReadingStore ownReadings,
     SchoolStore schools,
     Desk desk
@@ -98,8 +98,8 @@ public sealed class GoalBook(
         TermSoFar term
     )
     {
-        var words = await assignments.WordsOf(reader);
-        var readings = (await assignments.History(reader))
+        var words = await earlier.WordsOf(reader);
+        var readings = (await earlier.History(reader))
             .Select(h => h.Ticket)
             .Where(k => k is { Score: not null, HandedInAt: not null, State: TicketState.Released })
             .Select(k => new ReadingDone(k.HandedInAt!.Value, k.Score!.Value.Value, words.GetValueOrDefault(k.Id)));

@@ -30,7 +30,7 @@ public sealed record GoalTerm(
 
 /// <summary>What goals of a class's term are foretold from.</summary>
 public sealed class GoalTerms(
-    AssignmentStore assignments,
+    GivenStore earlier,
     ReaderStore readers,
     AbsenceStore absences,
     ReportStore levels,
@@ -81,7 +81,7 @@ public sealed class GoalTerms(
             b => new TermSoFar(year.Without(b.Value), term, today)
         );
         TermSoFar For(ReaderId reader) => own.GetValueOrDefault(reader, soFar);
-        var all = (await assignments.Readings(classId, year.Clock.Begin(since))).ToLookup(r => r.ReaderId);
+        var all = (await earlier.Readings(classId, year.Clock.Begin(since))).ToLookup(r => r.ReaderId);
         var roster = await readers.Roster(classId, at);
         var outside = await Outside(classId, since, year.Clock, school);
         var read = roster.ToDictionary(

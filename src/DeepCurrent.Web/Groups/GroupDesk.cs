@@ -38,7 +38,7 @@ public sealed record GroupClass(
 public sealed class GroupDesk(
     Desk desk,
     ReaderStore readers,
-    AssignmentStore assignments,
+    GivenStore earlier,
     GroupStore groups,
     GroupingStore groupings,
     RunningRecordStore records
@@ -77,7 +77,7 @@ public sealed class GroupDesk(
         var (counts, rows) = (new List<StrandCount>(), new List<RosterRow>());
         foreach (var one in classes)
         {
-            counts.AddRange(await assignments.Strands(one, since));
+            counts.AddRange(await earlier.Strands(one, since));
             rows.AddRange(await readers.Roster(one, await desk.Moment()));
         }
 

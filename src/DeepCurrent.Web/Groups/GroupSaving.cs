@@ -39,7 +39,7 @@ public sealed class GroupSaving(
             ChangeKind.Groups,
             async (c, t) =>
             {
-                var regrouping = await GroupStore.Replace(c, t, classId, next, desk.Now, groupingId);
+                var regrouping = await GroupWriter.Replace(c, t, classId, next, desk.Now, groupingId);
                 var followed = new List<FollowedIn>();
                 foreach (var (one, plan) in plans)
                     followed.Add(new(one, await following.Do(c, t, one, plan)));
@@ -66,7 +66,7 @@ public sealed class GroupSaving(
             ChangeKind.Groups,
             async (c, t) =>
                 new(
-                    await GroupStore.End(c, t, classId, groupingId, desk.Now) with
+                    await GroupWriter.End(c, t, classId, groupingId, desk.Now) with
                     {
                         Elsewhere = [.. grouping.Others.Select(o => new FollowedIn(o, Followed.None))],
                     },

@@ -14,7 +14,7 @@ internal sealed class UndoGroups() : Undoes<Regrouping>(ChangeKind.Groups, Deed.
     protected override async Task<Message> Undo(UndoAt at, Regrouping did)
     {
         var classId = at.Change.ClassId!.Value;
-        if (!await GroupStore.Undo(at.C, at.T, classId, did))
+        if (!await GroupWriter.Undo(at.C, at.T, classId, did))
             throw UndoAt.BuiltOn($"The groups were changed again since. Undo that first.");
         if (did.Followed is { Any: true } followed)
             await Following.Undo(at.C, at.T, classId, followed, at.Now);

@@ -17,11 +17,6 @@ namespace DeepCurrent.Web.LevelChecks;
 /// <summary>Level checks on the teacher's side: made, given, watched, given again, ended.</summary>
 public static class CheckEndpoints
 {
-    private const int LongestTitle = 80,
-        LongestDirections = 500,
-        MostAims = 600,
-        MostReaders = 5000;
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/classes/{classId:guid}/checks", async (ClassId classId, Desk desk, CheckStore checks) =>
@@ -114,65 +109,16 @@ public static class CheckEndpoints
         };
     }
 
-    /// <summary>A check that readers have begun keeps its parts; one that was given is no draft again.</summary>
-    private static async Task Changeable(LevelCheck before, CheckPlan plan, bool draft, CheckStore checks)
-    {
-        if (
-            Database.ToJson(plan) != Database.ToJson(before.Plan)
-            && (await checks.Sittings(before.Id, null)).Any(s => s.Parts.Any(p => p.StartedAt is not null))
-        )
-            throw Refused.Conflict(
-                "begun",
-                $"Someone has started, so the parts cannot change. Titles, dates and readers still can."
-            );
-        if (!before.Draft && draft)
-            throw Refused.Field("draft", $"It is already given. Take it back from its readers instead.");
-    }
-
     /// <summary>What a check would be called and who would take it, while it is being made.</summary>
     private static async Task<CheckPreview> Preview(CheckPreviewRequest r, Desk desk, CheckDesk at, CheckStore checks)
     {
         desk.Library();
-        var aims = AimsOf(r.For);
+        var aims = CheckRequests.AimsOf(r.For);
         await at.Allow(aims);
         var (_, year) = await at.Yardstick();
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
-        return new(await NameOf(r.Season, r.OpensOn, meant, r.Parts ?? [], desk), meant.Count);
+        return new(await CheckRequests.NameOf(r.Season, r.OpensOn, meant, r.Parts ?? [], desk), meant.Count);
     }
-
-    private static async Task<Message> NameOf(
-        Season? season,
-        DateOnly? opensOn,
-        IReadOnlyList<CheckReader> meant,
-        IEnumerable<CheckPart> parts,
-        Desk desk
-    ) => CheckName.Of(season, opensOn ?? await desk.Today(), meant.Select(m => m.Grade), [.. parts.Distinct().Order()]);
-
-    private static NewCheck CheckOf(
-        CheckId checkId,
-        CheckRequest r,
-        Message name,
-        CheckPlan plan,
-        YearId yearId,
-        Desk desk
-    ) =>
-        new()
-        {
-            Id = checkId,
-            SchoolId = desk.Who.SchoolId,
-            SchoolYearId = yearId,
-            Season = r.Season,
-            Name = name,
-            ReaderTitle = Title(r.ReaderTitle, "readerTitle"),
-            Directions = r.Directions?.Trim() ?? "",
-            Plan = plan,
-            Draft = r.Draft,
-            OpensOn = r.OpensOn,
-            ClosesOn = r.ClosesOn,
-            MadeBy = desk.Who.Adult,
-            At = desk.Now,
-            Revision = r.Revision,
-        };
 
     private static async Task<CheckChanged> Save(
         CheckId checkId,
@@ -185,16 +131,16 @@ public static class CheckEndpoints
     {
         desk.Library();
         var before = r.Revision == 0 ? null : (await at.Find(checkId, Deed.ChangeCheck)).Check;
-        var aims = AimsOf(r.For);
+        var aims = CheckRequests.AimsOf(r.For);
         await at.Allow(aims);
-        var plan = await Plan(r, checks, desk);
+        var plan = await CheckRequests.Plan(r, checks, desk);
         if (before is not null)
-            await Changeable(before, plan, r.Draft, checks);
+            await CheckRequests.Changeable(before, plan, r.Draft, checks);
         var (_, year) = await at.Yardstick();
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
-        CheckMeant(r, meant.Count);
-        var name = await NameOf(r.Season, r.OpensOn, meant, plan.Parts.Select(p => p.Part), desk);
-        var check = CheckOf(checkId, r, name, plan, before?.SchoolYearId ?? year.Id, desk);
+        CheckRequests.CheckMeant(r, meant.Count);
+        var name = await CheckRequests.NameOf(r.Season, r.OpensOn, meant, plan.Parts.Select(p => p.Part), desk);
+        var check = CheckRequests.CheckOf(checkId, r, name, plan, before?.SchoolYearId ?? year.Id, desk);
         var gave = await changes.Do(
             new(
                 desk.Who.SchoolId,
@@ -214,59 +160,6 @@ public static class CheckEndpoints
             }
         );
         return new(gave?.Id, gave?.Summary ?? (r.Draft ? (Message)$"Saved as draft." : $"Saved."));
-    }
-
-    private static AimView AimsOf(AimView? asked)
-    {
-        var aims = asked ?? throw Refused.Field("for", $"Choose who takes it.");
-        if (aims.ClassIds.Count + aims.GroupIds.Count + aims.ReaderIds.Count + aims.Grades.Count > MostAims)
-            throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
-        return aims;
-    }
-
-    private static void CheckMeant(CheckRequest r, int meant) =>
-        new Faults()
-            .If(!r.Draft && meant == 0, "for", $"No one would take it. Choose classes, groups or readers.")
-            .If(meant > MostReaders, "for", $"Give it to at most {MostReaders} readers at a time.")
-            .Refuse();
-
-    private static string Title(string? title, string field) =>
-        title?.Trim() is { Length: > 0 and <= LongestTitle } t
-            ? t
-            : throw Refused.Field(field, $"Enter a title of {LongestTitle} letters or fewer.");
-
-    private static async Task<CheckPlan> Plan(CheckRequest r, CheckStore checks, Desk desk)
-    {
-        var p = r.Plan ?? throw Refused.Field("plan", $"Choose the parts.");
-        var parts = (p.Parts ?? []).Select(x => x.Read()).OrderBy(x => x.Part).ToList();
-        var plan = new CheckPlan(
-            parts,
-            p.Start,
-            p.From.Value,
-            p.To.Value,
-            p.TimerShown,
-            p.MostPassages,
-            p.SureAt,
-            p.APartADay,
-            p.Form ?? []
-        );
-        new Faults()
-            .Of("plan", plan.Fault())
-            .If(
-                plan.Form.Count > 0
-                    && plan.Form.Except((await checks.Passages(desk.Who.SchoolId)).Select(x => x.VersionId)).Any(),
-                "plan",
-                $"A passage of the fixed form is not in the library, or has too few questions."
-            )
-            .If(r.Directions?.Length > LongestDirections, "directions", $"Use {LongestDirections} letters or fewer.")
-            .If(r.ClosesOn < r.OpensOn, "closesOn", $"The last day is before the first.")
-            .If(
-                r.Revision == 0 && r.ClosesOn < await desk.Today(),
-                "closesOn",
-                $"This day has passed. Choose today or a later day."
-            )
-            .Refuse();
-        return plan;
     }
 
     private static async Task<CheckChanged> Again(

@@ -133,7 +133,7 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
 }
 
 /// <summary>Has recordings listened to, one after the other, on whichever instance is free.</summary>
-public sealed class ListeningWork(RunningRecordStore records, IListener listener, TimeProvider clock) : IWork
+public sealed class ListeningWork(RecordingStore recordings, IListener listener, TimeProvider clock) : IWork
 {
     public string Name => "recordings";
 
@@ -143,15 +143,15 @@ public sealed class ListeningWork(RunningRecordStore records, IListener listener
 
     public async Task<bool> Do(CancellationToken stop)
     {
-        if (!listener.Ready || await records.Take(clock.GetUtcNow()) is not { } recording)
+        if (!listener.Ready || await recordings.Take(clock.GetUtcNow()) is not { } recording)
             return false;
         try
         {
-            await records.Heard(recording.Id, await listener.Listen(recording, stop), null);
+            await recordings.Heard(recording.Id, await listener.Listen(recording, stop), null);
         }
         catch (NotHeard no)
         {
-            await records.Heard(recording.Id, null, no.Said);
+            await recordings.Heard(recording.Id, null, no.Said);
         }
         return true;
     }

@@ -5,7 +5,6 @@ using DeepCurrent.Data.Texts;
 using DeepCurrent.Formats.Print;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
-using DeepCurrent.Web.Texts;
 
 namespace DeepCurrent.Web.OralReading;
 
@@ -21,7 +20,6 @@ public static class RunningRecordEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/classes/{classId:guid}/recordings", ToMark);
         api.MapGet("/readers/{readerId:guid}/records", All);
         api.MapPut("/readers/{readerId:guid}/records/{recordId:guid}", Begin);
         api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}", View);
@@ -29,19 +27,6 @@ public static class RunningRecordEndpoints
         api.MapPost("/readers/{readerId:guid}/records/{recordId:guid}/discard", Discard);
         api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}/record.pdf", Print)
             .Produces<byte[]>(contentType: "application/pdf");
-        api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}/sound", Play);
-        api.MapPut("/readers/{readerId:guid}/records/{recordId:guid}/sound", Record).TakesFile(LargestSound);
-        api.MapPost("/readers/{readerId:guid}/records/{recordId:guid}/listen", Listen);
-    }
-
-    private static async Task<IReadOnlyList<RecordingRow>> ToMark(
-        ClassId classId,
-        Desk desk,
-        RunningRecordStore records
-    )
-    {
-        await desk.Class(classId, Deed.SeeClass);
-        return await records.ToMark(classId);
     }
 
     private static async Task<OralView> All(ReaderId readerId, Desk desk, RecordDesk at, RunningRecordStore records)
@@ -273,78 +258,5 @@ public static class RunningRecordEndpoints
             Questions = v.Questions.Where(q => answers.ContainsKey(q.Id)).Select(q => (q.Stem, answers[q.Id])).ToList(),
             Note = k.Sheet.Note,
         };
-    }
-
-    private static async Task<IResult> Play(
-        ReaderId readerId,
-        RecordId recordId,
-        RecordDesk at,
-        RunningRecordStore records
-    )
-    {
-        await at.Find(readerId, recordId);
-        var sound = await records.SoundOf(recordId, readerId) ?? throw Refused.NotFound();
-        return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
-    }
-
-    /// <param name="seconds">How long it is, as the recorder says.</param>
-    private static async Task<RecordView> Record(
-        ReaderId readerId,
-        RecordId recordId,
-        double? seconds,
-        HttpRequest request,
-        RecordDesk at,
-        RunningRecordStore records,
-        IListener listener
-    )
-    {
-        var (reader, _) = await at.Find(readerId, recordId);
-        await KeepSound(recordId, readerId, seconds, request, records, listener);
-        return await at.View(reader, (await records.Find(recordId, readerId))!);
-    }
-
-    /// <summary>Keeps a recording that was sent.</summary>
-    internal static async Task KeepSound(
-        RecordId recordId,
-        ReaderId readerId,
-        double? seconds,
-        HttpRequest request,
-        RunningRecordStore records,
-        IListener listener
-    )
-    {
-        new Faults()
-            .If(
-                !(seconds >= ShortestSound),
-                "seconds",
-                $"Nothing was recorded. Try again, and wait for the clock to start."
-            )
-            .If(!(seconds <= LongestSound), "seconds", $"A recording can have {LongestSound / 60:0} minutes at most.")
-            .Refuse();
-        if (
-            !await records.KeepSound(
-                recordId,
-                readerId,
-                await ReadingEndpoints.Sent(request),
-                seconds ?? 0,
-                listener.Ready
-            )
-        )
-            throw Refused.Conflict("done", $"This reading is already marked, so its recording cannot change.");
-    }
-
-    private static async Task<RecordView> Listen(
-        ReaderId readerId,
-        RecordId recordId,
-        RecordDesk at,
-        RunningRecordStore records,
-        IListener listener
-    )
-    {
-        var (reader, _) = await at.Find(readerId, recordId);
-        if (!listener.Ready)
-            throw Refused.Conflict("no-device", $"No listening device is set up. Mark by hand.");
-        await records.ListenAgain(recordId, readerId);
-        return await at.View(reader, (await records.Find(recordId, readerId))!);
     }
 }

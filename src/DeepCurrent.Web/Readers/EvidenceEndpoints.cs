@@ -33,7 +33,7 @@ public static class EvidenceEndpoints
         ReaderId readerId,
         Desk desk,
         DepthKeeper keeper,
-        AssignmentStore assignments,
+        GivenStore earlier,
         RosterDesk roster
     )
     {
@@ -44,7 +44,7 @@ public static class EvidenceEndpoints
             e => e.Row.Id,
             e => e.Effect
         );
-        var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
+        var titles = (await earlier.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
         var pieces = evidence
             .GroupBy(e => e.TicketId?.Value ?? e.RecordId?.Value ?? e.PartId?.Value ?? e.Id.Value)
             .Select(g => Piece([.. g], effects, titles))
@@ -168,7 +168,7 @@ public static class EvidenceEndpoints
             ChangeKind.Evidence,
             async (c, t) =>
             {
-                var before = await DepthKeeper.LeaveOut(
+                var before = await EvidenceWriter.LeaveOut(
                     c,
                     t,
                     readerId,
@@ -216,7 +216,7 @@ public static class EvidenceEndpoints
             ChangeKind.Evidence,
             async (c, t) =>
             {
-                var written = await DepthKeeper.Insert(
+                var written = await EvidenceWriter.Insert(
                     c,
                     t,
                     readerId,

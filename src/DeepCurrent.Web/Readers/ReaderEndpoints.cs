@@ -99,7 +99,7 @@ public static class ReaderEndpoints
         ReaderId readerId,
         Desk desk,
         DepthKeeper keeper,
-        AssignmentStore assignments,
+        GivenStore earlier,
         GoalBook goals,
         LookStore looks
     )
@@ -108,7 +108,7 @@ public static class ReaderEndpoints
         await looks.Seen(r.SchoolId, desk.Who.Adult, desk.Now, readerId);
         var school = await desk.School();
         var evidence = await keeper.Evidence(readerId);
-        var history = await assignments.History(readerId);
+        var history = await earlier.History(readerId);
         var reach = Forecast.Reach(r.Depth, new(school.ZoneLow, school.ZoneHigh));
         var readings = history.Select(Reading).ToList();
         return new()
@@ -231,10 +231,10 @@ public static class ReaderEndpoints
         return Results.Text(CsvFiles.Write(rows), "text/csv");
     }
 
-    private static async Task<IResult> History(ReaderId readerId, Desk desk, AssignmentStore assignments)
+    private static async Task<IResult> History(ReaderId readerId, Desk desk, GivenStore earlier)
     {
         await desk.Reader(readerId, Deed.SeeReader);
-        var rows = (await assignments.History(readerId)).Select(h => new HistoryLine(
+        var rows = (await earlier.History(readerId)).Select(h => new HistoryLine(
             h.Title,
             h.Ticket.Version ?? "",
             h.Ticket.VersionDepth is { } depth ? Math.Round(depth.Value, 1) : null,

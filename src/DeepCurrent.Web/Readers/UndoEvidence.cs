@@ -36,8 +36,16 @@ internal sealed class UndoEvidence() : Undoes<EvidenceChange>(ChangeKind.Evidenc
             return did.Set is null ? (Message)$"The set level counts again." : $"Restored the earlier level.";
         }
         var undone = did.Stated is { } stated
-            ? await DepthKeeper.Remove(at.C, at.T, did.ReaderId, stated, at.Yardstick.Year, at.Yardstick.Chart, at.Now)
-            : await DepthKeeper.Restore(
+            ? await EvidenceWriter.Remove(
+                at.C,
+                at.T,
+                did.ReaderId,
+                stated,
+                at.Yardstick.Year,
+                at.Yardstick.Chart,
+                at.Now
+            )
+            : await EvidenceWriter.Restore(
                 at.C,
                 at.T,
                 did.ReaderId,

@@ -18,6 +18,7 @@ public sealed class RosterFeature : IFeature
     public void Map(RouteGroupBuilder api)
     {
         MemberEndpoints.Map(api);
+        MemberChanges.Map(api);
         PictureEndpoints.Map(api);
         ListEndpoints.Map(api);
         JoinEndpoints.Map(api);

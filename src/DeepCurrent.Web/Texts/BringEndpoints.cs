@@ -1,10 +1,7 @@
-using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Formats;
-using DeepCurrent.Formats.Content;
-using DeepCurrent.Formats.Qti;
 using DeepCurrent.Formats.Texts;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
@@ -12,79 +9,10 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace DeepCurrent.Web.Texts;
 
-/// <param name="File">Its bytes, in base64.</param>
-public sealed record FileRequest(string Name, byte[] File);
-
-/// <param name="Alt">What it shows, as the file says; empty where it does not.</param>
-/// <param name="Bytes">As it will be kept; null for what is no picture that can be shown.</param>
-public sealed record DraftPictureView(string Name, string Alt, string? Type, byte[]? Bytes);
-
-/// <summary>A text in a file, before it is taken in.</summary>
-public sealed record DraftTextView
-{
-    public required int Number { get; init; }
-
-    public required string Title { get; init; }
-
-    public required string Kind { get; init; }
-
-    public required string Topic { get; init; }
-
-    /// <summary>The file does not say its kind; it was guessed from the text.</summary>
-    public required bool KindGuessed { get; init; }
-
-    /// <summary>The file does not say its topic; it was guessed from the words.</summary>
-    public required bool TopicGuessed { get; init; }
-
-    public required bool Fiction { get; init; }
-
-    public required string Start { get; init; }
-
-    public required int Words { get; init; }
-
-    public required int Versions { get; init; }
-
-    public required int Questions { get; init; }
-
-    /// <summary>Of its shallowest version; null where it cannot be measured.</summary>
-    public required Fathoms? Depth { get; init; }
-
-    public required double? DepthError { get; init; }
-
-    public required Message? LevelName { get; init; }
-
-    public required IReadOnlyList<RemarkView> Remarks { get; init; }
-
-    public required IReadOnlyList<SuggestedWord> SuggestedWords { get; init; }
-
-    public required IReadOnlyList<DraftPictureView> Pictures { get; init; }
-}
-
-public sealed record DraftFileView(IReadOnlyList<DraftTextView> Texts, IReadOnlyList<Message> Notes);
-
-/// <param name="Number">Which text of the file.</param>
-/// <param name="Alts">What each picture shows, by its name; a picture without words is not taken in.</param>
-/// <param name="Words">Words to know besides those the file brings.</param>
-public sealed record TakenText(
-    int Number,
-    string Title,
-    string Kind,
-    string Topic,
-    bool Fiction,
-    IReadOnlyDictionary<string, string>? Alts,
-    IReadOnlyList<Word>? Words,
-    TextId? Id = null
-);
-
-/// <param name="Mine">Only I see them.</param>
-public sealed record BringRequest(string Name, byte[] File, bool Mine, IReadOnlyList<TakenText> Texts);
-
-public sealed record BroughtText(TextId Id, string Title, IReadOnlyList<Message> Warnings);
-
 /// <summary>Bringing texts in from files, and giving them out again.</summary>
 public static class BringEndpoints
 {
-    private const long LargestRequest = 32 << 20;
+    internal const long LargestRequest = 32 << 20;
     private const int MostAtOnce = 200,
         StartLength = 240;
 
@@ -92,10 +20,6 @@ public static class BringEndpoints
     {
         api.MapPost("/texts/read", Read).WithMetadata(new RequestSizeLimitAttribute(LargestRequest));
         api.MapPost("/texts/bring", Bring).WithMetadata(new RequestSizeLimitAttribute(LargestRequest));
-        api.MapPost("/texts/{textId:guid}/quiz/read", Questions)
-            .WithMetadata(new RequestSizeLimitAttribute(LargestRequest));
-        api.MapGet("/texts/{textId:guid}/file", File);
-        api.MapGet("/pictures/{pictureId:guid}", Shown);
     }
 
     /// <summary>What a file holds; nothing is kept yet.</summary>
@@ -181,7 +105,7 @@ public static class BringEndpoints
         var brought = new List<BroughtText>();
         foreach (var (taken, draft) in drafts)
             brought.Add(
-                await OwnTextEndpoints.Mine(taken.Id, desk, texts) is { } there
+                await TextChanges.Mine(taken.Id, desk, texts) is { } there
                     ? new(there.Id, taken.Title.Trim(), [])
                     : await Take(taken, draft, request.Mine, desk, keeper, shelf, pictures)
             );
@@ -209,10 +133,10 @@ public static class BringEndpoints
             .Refuse();
         foreach (var v in draft.Versions)
         {
-            if (v.Body.Length > OwnTextEndpoints.LongestBody)
+            if (v.Body.Length > OwnTextRequests.LongestBody)
                 throw Refused.Field(
                     $"texts[{i}]",
-                    $"“{t.Title}” has more than {OwnTextEndpoints.LongestBody} letters. Split it into chapters and import each."
+                    $"“{t.Title}” has more than {OwnTextRequests.LongestBody} letters. Split it into chapters and import each."
                 );
             if (TextSense.Remarks(v.Prose).FirstOrDefault(x => x.Stops) is { } stop)
                 throw Refused.Field($"texts[{i}]", $"“{t.Title}”: {stop.Sentence}");
@@ -291,14 +215,14 @@ public static class BringEndpoints
             .Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))
             .Concat(taken.Words ?? [])
             .DistinctBy(w => w.Text)
-            .Take(OwnTextEndpoints.MostWords)
+            .Take(OwnTextRequests.MostWords)
             .ToList();
         var title = taken.Title.Trim();
         var text = new NewText
         {
             Id = taken.Id ?? TextId.New(),
             SchoolId = desk.Who.SchoolId,
-            Slug = $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}",
+            Slug = $"{TextChanges.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}",
             Title = title,
             Kind = taken.Kind.Trim(),
             Topic = taken.Topic.Trim(),
@@ -312,7 +236,7 @@ public static class BringEndpoints
             Mine = mine,
             Season = draft.Season,
         };
-        await OwnTextEndpoints.Keep(text, 0, $"Imported from a file", desk, keeper, shelf);
+        await TextChanges.Keep(text, 0, $"Imported from a file", desk, keeper, shelf);
         return new(text.Id, title, warnings);
     }
 
@@ -346,115 +270,6 @@ public static class BringEndpoints
                 .Where(p => p.Length > 0)
         );
 
-    /// <summary>The questions of a QTI package, for the quiz of a text that is being written.</summary>
-    private static async Task<QuizFileView> Questions(
-        TextId textId,
-        FileRequest request,
-        Desk desk,
-        TextStore texts,
-        CancellationToken stop
-    )
-    {
-        desk.Library();
-        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
-        try
-        {
-            var package = await Untrusted.Read(() => QtiReader.Read(new MemoryStream(request.File ?? [])), stop);
-            return new([.. package.Texts.SelectMany(t => t.Questions).Select(QuestionView.Of)], package.LeftOut);
-        }
-        catch (Unreadable e)
-        {
-            throw Refused.Field("file", e.Said);
-        }
-    }
-
-    /// <param name="format">txt, md, html, docx, epub, zip or qti.</param>
-    /// <param name="version">Label of the version, for formats that hold one; the first if it is not said.</param>
-    private static async Task<IResult> File(
-        TextId textId,
-        string? format,
-        string? version,
-        Desk desk,
-        TextStore texts,
-        PictureStore pictures,
-        TextPictureStore textPictures
-    )
-    {
-        desk.Library();
-        var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
-        if (format is null || !TextWriters.Formats.Contains(format))
-            throw Refused.Field("format", $"This format is not known.");
-        var shown = await PicturesIn(whole, pictures, desk.Who.SchoolId);
-        var folder = Folder(whole, shown);
-        var label = version ?? folder.Versions[0].Label;
-        if (folder.Versions.All(v => v.Label != label))
-            throw Refused.NotFound();
-        var changed = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!.ChangedAt;
-        var lead = await textPictures.Of(textId, desk.Who.SchoolId) is { } picture
-            ? new DraftPicture($"picture{TextWriters.EndingOf(picture.Type)}", picture.Bytes, picture.Description)
-            : null;
-        var file = TextWriters.Write(folder, [.. shown.Values], lead, format, label, textId.Value, changed);
-        return Results.File(file.Bytes, file.Type, file.Name);
-    }
-
-    /// <summary>The pictures of a text by the names they have in it, each with the name of its file.</summary>
-    private static async Task<Dictionary<string, DraftPicture>> PicturesIn(
-        NewText whole,
-        PictureStore pictures,
-        SchoolId schoolId
-    )
-    {
-        var shown = new Dictionary<string, DraftPicture>();
-        foreach (var p in whole.Versions.SelectMany(v => v.Pages).SelectMany(p => p))
-            if (
-                Paragraphs.PictureOf(p) is { } at
-                && Ids.TryParse<PictureId>(at.Name, out var id)
-                && !shown.ContainsKey(at.Name)
-                && await pictures.Find(id, schoolId) is { } found
-            )
-                shown[at.Name] = new(
-                    $"picture-{shown.Count + 1}{(found.Type == "image/png" ? ".png" : ".jpg")}",
-                    found.Bytes,
-                    at.Alt
-                );
-        return shown;
-    }
-
-    private static TextFolder Folder(NewText whole, Dictionary<string, DraftPicture> shown)
-    {
-        string Named(string body) =>
-            shown.Aggregate(body, (text, p) =>
-                text.Replace($"]({p.Key})", $"]({p.Value.Name})", StringComparison.Ordinal)
-            );
-        return new TextFolder(
-            whole.Slug,
-            whole.Title,
-            whole.Kind,
-            whole.Topic,
-            whole.Fiction,
-            whole.Spelling,
-            whole.Blurb,
-            whole.Season,
-            [
-                .. whole.Versions.Select(v => new VersionFile(
-                    v.Label,
-                    Math.Round(v.Depth.Value, 1),
-                    Named(TextFiles.Body(v.Pages))
-                )),
-            ],
-            whole.Questions,
-            [.. whole.Words.Select(w => new WordFile(w.Text, w.Part, w.Meaning, w.Example))]
-        );
-    }
-
-    private static async Task<IResult> Shown(PictureId pictureId, Desk desk, PictureStore pictures)
-    {
-        if (desk.Who.Role is not (Core.Access.Role.Teacher or Core.Access.Role.Reader))
-            throw Refused.NotFound();
-        var picture = await pictures.Find(pictureId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        return Results.File(picture.Bytes, picture.Type);
-    }
-
     private static async Task<DraftFile> Opened(string? name, byte[]? bytes, CancellationToken stop)
     {
         try
@@ -467,5 +282,3 @@ public static class BringEndpoints
         }
     }
 }
-
-public sealed record QuizFileView(IReadOnlyList<QuestionView> Questions, IReadOnlyList<Message> LeftOut);

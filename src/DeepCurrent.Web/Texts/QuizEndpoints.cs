@@ -73,7 +73,7 @@ public static class QuizEndpoints
             textId,
             head.Title,
             own.Revision,
-            OwnTextEndpoints.MayChange(own, desk),
+            TextChanges.MayChange(own, desk),
             [.. questions.Select(QuestionView.Of)],
             versions,
             await Faults(textId, questions, texts)
@@ -97,19 +97,19 @@ public static class QuizEndpoints
         LibraryShelf shelf
     )
     {
-        var own = await OwnTextEndpoints.Changeable(textId, desk, texts);
+        var own = await TextChanges.Changeable(textId, desk, texts);
         var whole = (await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Adult))!;
         var questions = Read(request, [.. whole.Questions.Select(q => q.Id)]);
         var faults = await Faults(textId, questions, texts);
         if (faults.FirstOrDefault(f => f.Stops) is { } stop)
             throw Refused.Field($"questions[{stop.At}]", $"Question {stop.At!.Value + 1}: {stop.Sentence}");
-        var revision = await OwnTextEndpoints.Keep(
+        var revision = await TextChanges.Keep(
             whole with
             {
                 Questions = questions,
             },
             request.Revision,
-            OwnTextEndpoints.Noted(request.Note, $"Questions edited"),
+            TextChanges.Noted(request.Note, $"Questions edited"),
             desk,
             keeper,
             shelf

@@ -164,7 +164,7 @@ public static class TextEndpoints
         var versions = (await texts.Bodies(textId)).Select(v => Shown(v, school, heard.Contains(v.Id))).ToList();
         var questions = (await texts.Questions(textId)).Select(QuestionView.Of).ToList();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!;
-        var mayChange = OwnTextEndpoints.MayChange(own, desk);
+        var mayChange = TextChanges.MayChange(own, desk);
         return new()
         {
             Id = head.Id,

@@ -40,7 +40,7 @@ public static class TextPictureEndpoints
         TextPictureStore pictures
     )
     {
-        await OwnTextEndpoints.Changeable(textId, desk, texts);
+        await TextChanges.Changeable(textId, desk, texts);
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
         var clean = PictureCleaner.Clean(body.ToArray());
@@ -58,7 +58,7 @@ public static class TextPictureEndpoints
 
     private static async Task Remove(TextId textId, Desk desk, TextStore texts, TextPictureStore pictures)
     {
-        await OwnTextEndpoints.Changeable(textId, desk, texts);
+        await TextChanges.Changeable(textId, desk, texts);
         await pictures.Remove(textId);
     }
 }

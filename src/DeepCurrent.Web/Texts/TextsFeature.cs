@@ -27,9 +27,11 @@ public sealed class TextsFeature : IFeature
     {
         TextEndpoints.Map(api);
         LibraryEndpoints.Map(api);
+        MeasureEndpoints.Map(api);
         OwnTextEndpoints.Map(api);
         ReadingEndpoints.Map(api);
         BringEndpoints.Map(api);
+        TextFileEndpoints.Map(api);
         TextPictureEndpoints.Map(api);
         CopyEndpoints.Map(api);
         QuizEndpoints.Map(api);

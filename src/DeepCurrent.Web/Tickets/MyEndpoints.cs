@@ -26,7 +26,7 @@ public static class MyEndpoints
         api.MapGet("/my/tickets/{ticketId:guid}", Work);
         api.MapGet("/my/tickets/{ticketId:guid}/sound", Listen);
         api.MapPut("/my/tickets/{ticketId:guid}/recording/{recordId:guid}", Record)
-            .TakesFile(RunningRecordEndpoints.LargestSound);
+            .TakesFile(RecordingEndpoints.LargestSound);
         api.MapGet("/my/tickets/{ticketId:guid}/recording", Hear);
         api.MapPost("/my/tickets/{ticketId:guid}/open", Open);
         api.MapPut("/my/tickets/{ticketId:guid}/spells/{spellId:guid}", Spend);
@@ -61,6 +61,7 @@ public static class MyEndpoints
         TicketStore tickets,
         TextStore texts,
         RunningRecordStore records,
+        RecordingStore recordings,
         IListener listener,
         Notices notices
     )
@@ -69,7 +70,9 @@ public static class MyEndpoints
         if (!ticket.Aloud && ticket.Kind is not TaskKind.Recording)
             throw Refused.Conflict("not-aloud", $"This text is not for recording.");
         var body = await texts.Body(ticket.VersionId);
-        var id = await records.OfTicket(ticketId, ticket.ReaderId) is { Marked: false } before ? before.Id : recordId;
+        var id = await recordings.OfTicket(ticketId, ticket.ReaderId) is { Marked: false } before
+            ? before.Id
+            : recordId;
         if (
             !await records.Begin(
                 new(
@@ -88,21 +91,21 @@ public static class MyEndpoints
             )
         )
             throw Refused.NotFound();
-        await RunningRecordEndpoints.KeepSound(id, ticket.ReaderId, seconds, request, records, listener);
+        await RecordingEndpoints.KeepSound(id, ticket.ReaderId, seconds, request, recordings, listener);
         notices.Changed(ticket.ClassId);
-        return (await records.OfTicket(ticketId, ticket.ReaderId))!;
+        return (await recordings.OfTicket(ticketId, ticket.ReaderId))!;
     }
 
     private static async Task<IResult> Hear(
         TicketId ticketId,
         Desk desk,
         TicketStore tickets,
-        RunningRecordStore records
+        RecordingStore recordings
     )
     {
         var ticket = await Mine(ticketId, desk, tickets);
-        var recording = await records.OfTicket(ticketId, ticket.ReaderId) ?? throw Refused.NotFound();
-        var sound = await records.SoundOf(recording.Id, ticket.ReaderId) ?? throw Refused.NotFound();
+        var recording = await recordings.OfTicket(ticketId, ticket.ReaderId) ?? throw Refused.NotFound();
+        var sound = await recordings.SoundOf(recording.Id, ticket.ReaderId) ?? throw Refused.NotFound();
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 

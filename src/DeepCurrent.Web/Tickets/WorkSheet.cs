@@ -81,7 +81,7 @@ public sealed class WorkSheet(
     TextStore texts,
     TextPictureStore pictures,
     ReadingStore readings,
-    RunningRecordStore records,
+    RecordingStore recordings,
     MeaningStore meanings
 )
 {
@@ -120,7 +120,7 @@ public sealed class WorkSheet(
             MayChange = ticket.MayChange && TicketLife.Open(ticket.State) && !sheet.Answered,
             Supports = ticket.Supports,
             Talk = ticket.Talk,
-            Recording = await records.OfTicket(ticket.Id, ticket.ReaderId),
+            Recording = await recordings.OfTicket(ticket.Id, ticket.ReaderId),
         };
     }
 }
