@@ -51,6 +51,11 @@ test('signals are filtered, seen, put off, done and taken up again', async ({ pa
   await page.getByText(/^Put off 1, next/).click();
   await waiting.getByRole('button', { name: /^More about/ }).click();
   await page.getByRole('menuitem', { name: 'Take up again' }).click();
+  // It was counted below already, where it waited: it stands above again when the list has come anew.
+  const above = page
+    .getByRole('region', { name: 'New', exact: true })
+    .getByRole('listitem', { name: put, exact: true });
+  await expect(above).toBeVisible();
   await expect(rows(page)).toHaveCount(all);
   await expect(bell).toContainText('1 new');
   await expect(page.getByRole('menu')).toHaveCount(0);
