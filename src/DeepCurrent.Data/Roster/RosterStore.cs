@@ -27,13 +27,13 @@ public sealed class RosterStore(NpgsqlDataSource db)
             c,
             $"select {AdultColumns} from adult where school_id = $1 and kind = '{nameof(AdultKind.Staff)}'",
             schoolId,
-            r => Put(state.Adults, Adult(r))
+            r => Put(state.Adults, RosterRows.Adult(r))
         );
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
-            Put(state.Classes, Class(r))
+            Put(state.Classes, RosterRows.Class(r))
         );
         await Read(c, $"select {ReaderColumns} from reader where school_id = $1", schoolId, r =>
-            Put(state.Readers, Reader(r))
+            Put(state.Readers, RosterRows.Reader(r))
         );
         await Read(
             c,
@@ -43,7 +43,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             where c.school_id = $1
             """,
             schoolId,
-            r => Put(state.Teachings, Taught(r))
+            r => Put(state.Teachings, RosterRows.Taught(r))
         );
         await Read(
             c,
@@ -53,7 +53,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             where c.school_id = $1
             """,
             schoolId,
-            r => Put(state.Enrolments, Enrolled(r))
+            r => Put(state.Enrolments, RosterRows.Enrolled(r))
         );
         return state;
     }
@@ -71,13 +71,13 @@ public sealed class RosterStore(NpgsqlDataSource db)
         var state = new RosterState();
         var ids = await Meant(c, schoolId, classId, means);
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
-            Put(state.Classes, Class(r))
+            Put(state.Classes, RosterRows.Class(r))
         );
         await Read(
             c,
             $"select {ReaderColumns} from reader where school_id = $1 and id = any($2)",
             schoolId,
-            r => Put(state.Readers, Reader(r)),
+            r => Put(state.Readers, RosterRows.Reader(r)),
             ids
         );
         await Read(
@@ -88,7 +88,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             where c.school_id = $1 and e.reader_id = any($2)
             """,
             schoolId,
-            r => Put(state.Enrolments, Enrolled(r)),
+            r => Put(state.Enrolments, RosterRows.Enrolled(r)),
             ids
         );
         await Read(
@@ -99,7 +99,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             where r.school_id = $1 and r.id = any($2) and e.kind = {EvidenceKinds.Level}
             """,
             schoolId,
-            r => Put(state.Levels, Level(r)),
+            r => Put(state.Levels, RosterRows.Level(r)),
             ids
         );
         return state;
@@ -120,7 +120,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         ).ToHashSet();
         await Read(c, "select id, source_id, given_name, family_name from reader where school_id = $1", schoolId, r =>
         {
-            if (means(ReaderId.From(r.GetGuid(0)), Text(r, 1), r.GetString(2), r.GetString(3)))
+            if (means(ReaderId.From(r.GetGuid(0)), RosterRows.Text(r, 1), r.GetString(2), r.GetString(3)))
                 meant.Add(ReaderId.From(r.GetGuid(0)));
         });
         return [.. meant];
@@ -135,7 +135,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             $"select {ReaderColumns} from reader where id = $1 and school_id = $2",
             id.Value,
             schoolId,
-            Reader
+            RosterRows.Reader
         );
     }
 
@@ -156,7 +156,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         await using var r = await q.ExecuteReaderAsync();
         var found = new List<RosterReader>();
         while (await r.ReadAsync())
-            found.Add(Reader(r));
+            found.Add(RosterRows.Reader(r));
         return found;
     }
 
@@ -169,7 +169,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             $"select {ClassColumns} from class where id = $1 and school_id = $2",
             id.Value,
             schoolId,
-            Class
+            RosterRows.Class
         );
     }
 
@@ -199,7 +199,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         };
         await using var r = await q.ExecuteReaderAsync();
         while (await r.ReadAsync())
-            found.Add(Enrolled(r));
+            found.Add(RosterRows.Enrolled(r));
         return found;
     }
 
@@ -212,7 +212,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = '{nameof(AdultKind.Staff)}'",
             id.Value,
             schoolId,
-            Adult
+            RosterRows.Adult
         );
     }
 
@@ -267,79 +267,6 @@ public sealed class RosterStore(NpgsqlDataSource db)
         );
     }
 
-    internal static RosterReader Reader(NpgsqlDataReader r) =>
-        new()
-        {
-            Id = ReaderId.From(r.GetGuid(0)),
-            SourceId = Text(r, 1),
-            GivenName = r.GetString(2),
-            FamilyName = r.GetString(3),
-            UserName = r.GetString(4),
-            Grade = r.GetInt32(5),
-            Details = ReaderDetailsHandler.Read(r.GetString(6)),
-            GuardianMail = Text(r, 7),
-            SecretKind = Enum.Parse<SecretKind>(r.GetString(8)),
-            Secret = r.GetString(9),
-            Supports = SupportsOf(r.GetString(10)),
-            Left = r.GetBoolean(11),
-            Source = r.GetString(12),
-        };
-
-    internal static RosterAdult Adult(NpgsqlDataReader r) =>
-        new(
-            AdultId.From(r.GetGuid(0)),
-            Text(r, 1),
-            r.GetString(2),
-            r.GetString(3),
-            Text(r, 4),
-            r.GetBoolean(5),
-            r.GetBoolean(6),
-            Enum.Parse<Post>(r.GetString(7)),
-            r.GetString(8)
-        );
-
-    internal static RosterClass Class(NpgsqlDataReader r) =>
-        new(
-            ClassId.From(r.GetGuid(0)),
-            Text(r, 1),
-            YearId.From(r.GetGuid(2)),
-            r.GetString(3),
-            r.GetString(4),
-            Day(r, 5),
-            Day(r, 6),
-            r.GetBoolean(7),
-            r.GetString(8)
-        )
-        {
-            Grade = r.IsDBNull(9) ? null : r.GetInt32(9),
-        };
-
-    internal static Enrolment Enrolled(NpgsqlDataReader r) =>
-        new(
-            EnrolmentId.From(r.GetGuid(0)),
-            Text(r, 1),
-            ClassId.From(r.GetGuid(2)),
-            ReaderId.From(r.GetGuid(3)),
-            r.GetFieldValue<DateOnly>(4),
-            Day(r, 5),
-            r.GetString(6)
-        );
-
-    internal static StatedLevel Level(NpgsqlDataReader r) =>
-        new(
-            StatedLevelId.From(r.GetGuid(0)),
-            ReaderId.From(r.GetGuid(1)),
-            r.GetDouble(2),
-            r.GetFieldValue<DateTimeOffset>(3)
-        );
-
-    // Most readers have none, and one object does for them all.
-    internal static Supports SupportsOf(string json) =>
-        json == "{}" ? Supports.None : Database.FromJson<Supports>(json);
-
-    internal static string SupportsText(Supports supports) =>
-        supports == Supports.None ? "{}" : Database.ToJson(supports);
-
     internal static async Task<T?> One<T>(
         NpgsqlConnection c,
         NpgsqlTransaction? t,
@@ -378,19 +305,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             take(r);
     }
 
-    internal static Teaching Taught(NpgsqlDataReader r) =>
-        new(
-            TeachingId.From(r.GetGuid(0)),
-            ClassId.From(r.GetGuid(1)),
-            AdultId.From(r.GetGuid(2)),
-            Enum.Parse<Part>(r.GetString(3))
-        );
-
     private static void Put<TId, T>(Dictionary<TId, T> things, T thing)
         where TId : struct, IId<TId>
         where T : IRosterThing<TId> => things[thing.Id] = thing;
-
-    private static string? Text(NpgsqlDataReader r, int i) => r.IsDBNull(i) ? null : r.GetString(i);
-
-    private static DateOnly? Day(NpgsqlDataReader r, int i) => r.IsDBNull(i) ? null : r.GetFieldValue<DateOnly>(i);
 }

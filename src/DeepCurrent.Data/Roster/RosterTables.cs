@@ -30,7 +30,7 @@ internal static class RosterTables
             ("source", NpgsqlDbType.Text),
         ],
         a => [a.Id, a.SourceId, a.Name, a.UserName, a.Mail, a.Lead, a.Left, a.Post.ToString(), a.Source],
-        RosterStore.Adult,
+        RosterRows.Adult,
         []
     );
 
@@ -49,7 +49,7 @@ internal static class RosterTables
             ("grade", NpgsqlDbType.Integer),
         ],
         c => [c.Id, c.SourceId, c.YearId, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, c.Source, c.Grade],
-        RosterStore.Class,
+        RosterRows.Class,
         []
     );
 
@@ -82,11 +82,11 @@ internal static class RosterTables
                 r.GuardianMail,
                 r.SecretKind.ToString(),
                 r.Secret,
-                RosterStore.SupportsText(r.Supports),
+                RosterRows.SupportsText(r.Supports),
                 r.Left,
                 r.Source,
             ],
-        RosterStore.Reader,
+        RosterRows.Reader,
         []
     );
 
@@ -99,7 +99,7 @@ internal static class RosterTables
             ("role", NpgsqlDbType.Text),
         ],
         t => [t.Id, t.ClassId, t.AdultId, t.Role.ToString()],
-        RosterStore.Taught,
+        RosterRows.Taught,
         []
     );
 
@@ -115,7 +115,7 @@ internal static class RosterTables
             ("source", NpgsqlDbType.Text),
         ],
         e => [e.Id, e.SourceId, e.ClassId, e.ReaderId, e.From, e.To, e.Source],
-        RosterStore.Enrolled,
+        RosterRows.Enrolled,
         []
     );
 
@@ -128,7 +128,7 @@ internal static class RosterTables
             ("at", NpgsqlDbType.TimestampTz),
         ],
         l => [l.Id, l.ReaderId, l.Value, l.At.ToUniversalTime()],
-        RosterStore.Level,
+        RosterRows.Level,
         [
             ("kind", NpgsqlDbType.Text, _ => nameof(EvidenceKind.Level)),
             ("sd", NpgsqlDbType.Double, _ => ReaderEstimator.StartingLevelSd),
