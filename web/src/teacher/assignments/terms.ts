@@ -38,6 +38,10 @@ const placeWords: Record<Terms['place'], Phrase> = {
   AtSchool: phrase('At school'),
   AtHome: phrase('At home'),
 };
+const shortPlaces: Record<Exclude<Terms['place'], 'Anywhere'>, Phrase> = {
+  AtSchool: phrase('at school'),
+  AtHome: phrase('at home'),
+};
 
 const resultWords: Record<Terms['results'], Phrase> = {
   AtOnce: phrase('At once'),
@@ -74,7 +78,7 @@ export const unusual = (
       (a.releasesOn ? t('results on {{day}}', { day: dayOf(a.releasesOn) }) : t('results when released')),
     a.worth === 0 && t('not in the gradebook'),
     a.need !== 'Required' && t(shortNeeds[a.need]),
-    a.place !== 'Anywhere' && t(placeWords[a.place]),
+    a.place !== 'Anywhere' && t(shortPlaces[a.place]),
     a.closesOn && t('closes {{day}}', { day: dayOf(a.closesOn) }),
   ].filter((x) => x !== false && x !== null && x !== '');
 
