@@ -39,7 +39,7 @@ ensure_tools() {
 PGBIN() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1; }
 
 # What the files below some folders come to, to know whether a build is still good.
-fingerprint() { (cd "$ROOT" && find "$@" -type f -not -path '*/bin/*' -not -path '*/obj/*' -not -path '*/node_modules/*' -not -path '*/dist/*' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 cat | sha256sum | cut -c1-32); }
+fingerprint() { (cd "$ROOT" && find "$@" -type f -not -path '*/bin/*' -not -path '*/obj/*' -not -path '*/node_modules/*' -not -path '*/dist/*' -not -path '*/.out/*' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 cat | sha256sum | cut -c1-32); }
 
 # unless_same STAMP FINGERPRINT COMMAND...: runs the command unless it has run well for the same files before.
 unless_same() {

@@ -84,8 +84,8 @@ page_checks() {
   check_of "types of the pages" web languages -- npm --prefix "$ROOT/web" run types
   check_of "sentences of the pages" web languages -- node "$ROOT/web/sentences.mjs"
   check_of "lint of the pages" web -- npm --prefix "$ROOT/web" run lint
-  check "types agree with the API" bash -c "cd '$ROOT/web' && node scripts/api.mjs '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
-  check "units of the pages" npm --prefix "$ROOT/web" test
+  check_of "types agree with the API" web -- bash -c "cd '$ROOT/web' && node scripts/api.mjs '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
+  check_of "units of the pages" web languages tests/vectors -- npm --prefix "$ROOT/web" test
 }
 
 # The demo's school in a database that is only copied: made once for the same code, texts and day.

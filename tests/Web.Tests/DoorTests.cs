@@ -18,16 +18,7 @@ public sealed class DoorTests(Harness harness)
         var adults = harness.Services.GetRequiredService<AdultStore>();
         var ana = (await adults.Find("ana"))!;
         var userName = name ?? $"staff-{Guid.NewGuid():N}"[..14];
-        await adults.Add(
-            new(
-                AdultId.New(),
-                ana.SchoolId,
-                userName,
-                userName,
-                harness.Services.GetRequiredService<Secrets>().Hash(Harness.Password),
-                Post: post
-            )
-        );
+        await adults.Add(new(AdultId.New(), ana.SchoolId, userName, userName, harness.Hashed, Post: post));
         var person = new Person(harness);
         (
             await person.Post("/api/session/adult", new { userName, password = Harness.Password })

@@ -222,6 +222,34 @@ public sealed class SavedPlanTests(Harness harness)
         (await ben.Post($"/api/classes/{bens.Id}/drafts/give", request)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
+    [Fact]
+    public async Task Who_is_in_two_classes_takes_a_plans_check_in_the_one_it_is_given_in()
+    {
+        var ana = await harness.Teacher("ana");
+        var (first, second) = (await harness.Room(ana, 2), await harness.Room(ana, 1));
+        var both = first.Readers[0];
+        await ana.Posted($"/api/classes/{second.Id}/enrol", new { readerIds = new[] { both.Id } });
+        second = second with { Readers = [.. second.Readers, both] };
+        var plan = await WithCheck(ana, first);
+
+        await ana.Json(await Lay(ana, second, plan, Monday.AddDays(14), draft: false, [Guid.NewGuid()]));
+        (await Given(second)).ShouldBe([2]);
+        (await Given(first)).ShouldBeEmpty();
+
+        // The same of a draft that is given later, whose readers were chosen one by one.
+        await ana.Json(await Lay(ana, second, plan, Monday.AddDays(28), draft: true, [Guid.NewGuid()]));
+        var draft = (await Checks(ana, second)).Single(k => (bool)k["draft"]!);
+        await ana.Posted(
+            $"/api/classes/{second.Id}/drafts/give",
+            new { assignmentIds = Array.Empty<string>(), checkIds = new[] { (string)draft["id"]! } }
+        );
+        (await Given(second)).ShouldBe([2, 2]);
+        (await Given(first)).ShouldBeEmpty();
+
+        async Task<int[]> Given(Room room) =>
+            [.. (await Checks(ana, room)).Where(k => !(bool)k["draft"]!).Select(k => (int)k["readers"]!)];
+    }
+
     private static async Task<JsonNode[]> Checks(Person ana, Room room) =>
         [.. (await ana.Get($"/api/classes/{room.Id}/checks")).AsArray().OfType<JsonNode>()];
 

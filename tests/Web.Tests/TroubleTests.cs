@@ -78,7 +78,12 @@ public sealed class TroubleTests(Harness harness)
         {
             await Restart($"update question set stem = 'Who heard it?' where id = '{before.Id}'");
             await Ready(ana);
-            (await texts.Questions(id))[0].Stem.ShouldBe("Who heard it?");
+            // Ready is said until the loss of the line has come through.
+            await Eventually.Is(
+                async () => (await texts.Questions(id))[0].Stem,
+                stem => stem == "Who heard it?",
+                "the question is read anew"
+            );
         }
         finally
         {

@@ -74,7 +74,13 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>The readers some aims mean, each once, with the class they are reached through.</summary>
-    public async Task<IReadOnlyList<CheckReader>> Meant(IReadOnlyList<CheckAim> aims, SchoolId schoolId, YearId yearId)
+    /// <param name="inClass">The class it is given in, for readers who are in several.</param>
+    public async Task<IReadOnlyList<CheckReader>> Meant(
+        IReadOnlyList<CheckAim> aims,
+        SchoolId schoolId,
+        YearId yearId,
+        ClassId? inClass = null
+    )
     {
         T[] Keys<T>(AimKind kind)
             where T : struct, IId<T> =>
@@ -100,13 +106,14 @@ public sealed class CheckStore(NpgsqlDataSource db)
                   where m.reader_id = r.id and g.id = any(@groups) and g.closed_at is null and {GroupStore.OfClass(
                 "k.id"
             )}))
-            order by r.id, k.id = any(@classes) desc, k.id
+            order by r.id, k.id = any(@classes) desc, k.id is not distinct from @inClass desc, k.id
             limit 20000
             """,
             new
             {
                 schoolId,
                 yearId,
+                inClass,
                 classes = Keys<ClassId>(AimKind.Class),
                 readers = Keys<ReaderId>(AimKind.Reader),
                 groups = Keys<GroupId>(AimKind.Group),

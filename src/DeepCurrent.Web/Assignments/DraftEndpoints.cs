@@ -76,7 +76,7 @@ public static class DraftEndpoints
     {
         var room = await giving.Class(classId, Deed.Assign);
         var today = await desk.Today();
-        var checks = await planned.Drafts(request.CheckIds ?? []);
+        var checks = await planned.Drafts(classId, request.CheckIds ?? []);
         var rows =
             checks.Count > 0 && request.AssignmentIds is []
                 ? []

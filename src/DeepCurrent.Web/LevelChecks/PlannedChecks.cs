@@ -46,7 +46,7 @@ internal sealed class PlannedChecks(Desk desk, CheckDesk at, CheckStore checks)
     {
         await desk.Class(classId, Deed.GiveCheck);
         var (_, year) = await at.Yardstick();
-        return new(year.Id, await checks.Meant(Aims(readerIds), desk.Who.SchoolId, year.Id));
+        return new(year.Id, await checks.Meant(Aims(readerIds), desk.Who.SchoolId, year.Id, classId));
     }
 
     /// <summary>A planned check for readers, on days of theirs.</summary>
@@ -76,8 +76,8 @@ internal sealed class PlannedChecks(Desk desk, CheckDesk at, CheckStore checks)
         );
     }
 
-    /// <summary>Drafts of the asker's that can be given as they are.</summary>
-    public async Task<IReadOnlyList<DraftCheck>> Drafts(IReadOnlyList<CheckId> ids)
+    /// <summary>Drafts of the asker's that can be given as they are, in a class.</summary>
+    public async Task<IReadOnlyList<DraftCheck>> Drafts(ClassId classId, IReadOnlyList<CheckId> ids)
     {
         var found = new List<DraftCheck>();
         foreach (var id in ids.Distinct())
@@ -87,7 +87,7 @@ internal sealed class PlannedChecks(Desk desk, CheckDesk at, CheckStore checks)
                 throw Given();
             if (check.ClosesOn < await desk.Today())
                 throw Refused.Field("checkIds", $"The last day of {check.Name} has passed. Change its dates first.");
-            var meant = await checks.Meant(await checks.Aims(id), check.SchoolId, check.SchoolYearId);
+            var meant = await checks.Meant(await checks.Aims(id), check.SchoolId, check.SchoolYearId, classId);
             if (meant.Count == 0)
                 throw Refused.Field("checkIds", $"No one would take {check.Name}. Choose classes, groups or readers.");
             found.Add(new(check, meant));
