@@ -37,7 +37,8 @@ public sealed record WeekScored(double Days, IReadOnlyList<double> Scores);
 /// <param name="Low">5th percentile.</param>
 /// <param name="High">95th percentile.</param>
 /// <param name="Reaches">Chance to come to a value or beyond it, 0 to 1.</param>
-/// <param name="At">The value that is reached with a chance.</param>
+/// <param name="At">The value that is reached with a chance; of words, what is read already where no whole word more is as
+/// likely.</param>
 public sealed record EndForecast(
     double Low,
     double Middle,
@@ -57,6 +58,9 @@ public sealed record EndForecast(
 public static class GoalForecast
 {
     private const double DaysPerWeek = 5;
+
+    /// <summary>Fewer words than this beyond what is read are none.</summary>
+    private const double LeastWords = 0.5;
 
     /// <summary>Of the variance of single weeks in a class, the part that lies between readers.</summary>
     private const double BetweenShare = 0.5;
@@ -101,7 +105,8 @@ public static class GoalForecast
             soFar + toCome.InverseCumulativeDistribution(0.5),
             soFar + toCome.InverseCumulativeDistribution(0.95),
             target => target <= soFar ? 1 : 1 - toCome.CumulativeDistribution(target - soFar),
-            chance => soFar + toCome.InverseCumulativeDistribution(1 - chance)
+            chance =>
+                toCome.InverseCumulativeDistribution(1 - chance) is >= LeastWords and var more ? soFar + more : soFar
         );
     }
 
