@@ -10,7 +10,13 @@ vi.stubGlobal('localStorage', {
 beforeEach(() => kept.clear());
 
 const reader = (id: string, group: string | null) => ({ id, group }) as ReaderRow;
-const readers = [reader('a', 'Kelp'), reader('b', 'Ferry'), reader('c', 'Kelp'), reader('d', null), reader('e', 'Ferry')];
+const readers = [
+  reader('a', 'Kelp'),
+  reader('b', 'Ferry'),
+  reader('c', 'Kelp'),
+  reader('d', null),
+  reader('e', 'Ferry'),
+];
 const data = { id: 'tern', today: '2026-11-27', readers } as ClassData;
 const ids = (of: ReaderRow[]) => of.map((r) => r.id);
 
