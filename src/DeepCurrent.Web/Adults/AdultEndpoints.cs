@@ -8,6 +8,7 @@ using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Print;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.SignIn;
+using static DeepCurrent.Web.Adults.PassEndpoints;
 
 namespace DeepCurrent.Web.Adults;
 
@@ -108,7 +109,7 @@ public static class AdultEndpoints
     {
         await desk.Lead();
         if (request.Id is { } again && await rosters.Adult(again, desk.Who.SchoolId) is { } there)
-            return await PassEndpoints.Pass(
+            return await Pass(
                 there.Id,
                 there.Name,
                 there.UserName,
@@ -139,17 +140,7 @@ public static class AdultEndpoints
             null,
             $"Invited {name}"
         );
-        return await PassEndpoints.Pass(
-            adult.Id,
-            name,
-            adult.UserName,
-            mail,
-            hasPassword: false,
-            desk,
-            adults,
-            mailer,
-            http
-        ) with
+        return await Pass(adult.Id, name, adult.UserName, mail, hasPassword: false, desk, adults, mailer, http) with
         {
             ChangeId = change,
         };
@@ -200,19 +191,7 @@ public static class AdultEndpoints
         );
         var invited = new List<InvitedView>();
         foreach (var a in made)
-            invited.Add(
-                await PassEndpoints.Pass(
-                    a.Id,
-                    a.Name,
-                    a.UserName,
-                    a.Mail,
-                    hasPassword: false,
-                    desk,
-                    adults,
-                    mailer,
-                    http
-                )
-            );
+            invited.Add(await Pass(a.Id, a.Name, a.UserName, a.Mail, hasPassword: false, desk, adults, mailer, http));
         return new(invited, change);
     }
 

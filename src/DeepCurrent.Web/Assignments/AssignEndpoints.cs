@@ -11,6 +11,7 @@ using DeepCurrent.Data.Streams;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 using Npgsql;
+using static DeepCurrent.Web.Assignments.AssignAsked;
 
 namespace DeepCurrent.Web.Assignments;
 
@@ -28,7 +29,7 @@ public static class AssignEndpoints
     {
         var room = await giving.Class(classId, Deed.SeeClass);
         var chosen = Giving.Chosen(room, request.ReaderIds);
-        var fits = await giving.Fits([.. request.TextIds.Distinct().Take(AssignAsked.MostTexts)], chosen);
+        var fits = await giving.Fits([.. request.TextIds.Distinct().Take(MostTexts)], chosen);
         return [.. fits.SelectMany(f => f)];
     }
 
@@ -44,22 +45,18 @@ public static class AssignEndpoints
     )
     {
         var today = await desk.Today();
-        var terms = AssignAsked.TermsOf(request, today);
-        var rooms = await AssignAsked.Rooms(classId, request, giving, await tasks.Contents(request.Tasks ?? []));
+        var terms = TermsOf(request, today);
+        var rooms = await Rooms(classId, request, giving, await tasks.Contents(request.Tasks ?? []));
         new Faults()
             .If(request.Attempts is < 1 or > 3, "attempts", $"Choose 1 to 3 tries.")
-            .If(
-                AssignAsked.KindOf(request) is { } kind && !kind.OfText(),
-                "kind",
-                $"Choose what readers do with the text."
-            )
+            .If(KindOf(request) is { } kind && !kind.OfText(), "kind", $"Choose what readers do with the text.")
             .Of(terms.Faults(today))
             .Refuse();
-        var ways = AssignAsked.WaysOf(request, terms);
+        var ways = WaysOf(request, terms);
         // The same request again, after a lost answer, is what it was.
-        if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], AssignAsked.Keys(rooms)) is { } b)
+        if (await assignments.Given([.. rooms.SelectMany(r => r.Ids)], Keys(rooms)) is { } b)
             return new(b.AssignmentId, b.ChangeId, b.Summary, b.Tickets, b.Texts);
-        await AssignAsked.CheckPapers(request, desk, papers);
+        await CheckPapers(request, desk, papers);
         var titles = await TitlesOf(rooms, request, giving);
         var given = new List<Prepared>();
         foreach (var room in rooms)
@@ -99,7 +96,7 @@ public static class AssignEndpoints
     )
     {
         var ids = rooms.SelectMany(r => r.Texts).Select(w => w.TextId).Distinct().ToList();
-        var titles = await giving.Titles(ids, AssignAsked.KindOf(request));
+        var titles = await giving.Titles(ids, KindOf(request));
         if (request.Questions is not { } chosen)
             return titles;
         if (ids is not [var only])
@@ -162,7 +159,7 @@ public static class AssignEndpoints
             request.OnTheWay ?? true,
             request.Aloud ?? false,
             versions,
-            AssignAsked.KindOf(request),
+            KindOf(request),
             null,
             request.Questions,
             ways
@@ -237,9 +234,9 @@ public static class AssignEndpoints
                 async (c, t) =>
                 {
                     var said = await command(c, t);
-                    foreach (var classId in AssignAsked.Keys(rooms))
+                    foreach (var classId in Keys(rooms))
                         await AssignmentWriter.Tell(c, t, classId);
-                    return new(new AssignedIn(ids, [.. AssignAsked.Keys(rooms)]), said);
+                    return new(new AssignedIn(ids, [.. Keys(rooms)]), said);
                 }
             )
         )!;
@@ -268,15 +265,15 @@ public static class AssignEndpoints
     {
         var room = await giving.Class(classId, Deed.Assign);
         var today = await desk.Today();
-        var terms = AssignAsked.TermsOf(request, today);
+        var terms = TermsOf(request, today);
         var chosen = Giving.Chosen(room, request.ReaderIds).Select(r => r.Id).ToHashSet();
-        var texts = AssignAsked.Wanted(request).Select(w => w.TextId).Distinct().ToList();
+        var texts = Wanted(request).Select(w => w.TextId).Distinct().ToList();
         var drafts = await assignments.DraftsOf(texts, classId);
         var meant = await weeks.MeantBy([.. drafts.Select(d => d.Id)]);
         var elsewhere = drafts
             .Select(d => (d.Title, Readers: room.Meant(meant[d.Id].Aims)))
             .Where(d => d.Readers.Any(r => !chosen.Contains(r.Id)));
-        var titles = (await giving.Titles(texts, AssignAsked.KindOf(request)))
+        var titles = (await giving.Titles(texts, KindOf(request)))
             .Values.Concat((request.Tasks ?? []).Select(k => k.Title ?? ""))
             .ToList();
         return
