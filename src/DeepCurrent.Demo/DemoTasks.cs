@@ -51,7 +51,7 @@ internal sealed class DemoTasks(
     /// known.</summary>
     public async Task Give(DemoClass room, DateOnly monday, DateTimeOffset now)
     {
-        var week = new DateTimeOffset(monday.AddDays(-7).ToDateTime(new TimeOnly(8, 0)), TimeSpan.Zero);
+        var week = DemoClass.Hour(monday.AddDays(-7), 8);
         var written = await Given(
             (
                 TaskKind.Written,

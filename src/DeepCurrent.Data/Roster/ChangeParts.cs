@@ -70,44 +70,18 @@ internal static class ChangeParts
     }
 
     // In the order they were done, so that taken back from the end nothing is missing what it leans on.
-    private static IEnumerable<ChangeSet> Pieces(ChangeSet s)
-    {
-        if (s.Steps <= StepsPerPart)
-        {
-            yield return s;
-            yield break;
-        }
-        foreach (var x in s.Adults.Chunk(StepsPerPart))
-            yield return ChangeSet.Nothing with
-            {
-                Adults = x,
-            };
-        foreach (var x in s.Classes.Chunk(StepsPerPart))
-            yield return ChangeSet.Nothing with
-            {
-                Classes = x,
-            };
-        foreach (var x in s.Readers.Chunk(StepsPerPart))
-            yield return ChangeSet.Nothing with
-            {
-                Readers = x,
-            };
-        foreach (var x in s.Teachings.Chunk(StepsPerPart))
-            yield return ChangeSet.Nothing with
-            {
-                Teachings = x,
-            };
-        foreach (var x in s.Enrolments.Chunk(StepsPerPart))
-            yield return ChangeSet.Nothing with
-            {
-                Enrolments = x,
-            };
-        foreach (var x in s.Levels.Chunk(StepsPerPart))
-            yield return ChangeSet.Nothing with
-            {
-                Levels = x,
-            };
-    }
+    private static IEnumerable<ChangeSet> Pieces(ChangeSet s) =>
+        s.Steps <= StepsPerPart
+            ? [s]
+            :
+            [
+                .. s.Adults.Chunk(StepsPerPart).Select(x => ChangeSet.Nothing with { Adults = x }),
+                .. s.Classes.Chunk(StepsPerPart).Select(x => ChangeSet.Nothing with { Classes = x }),
+                .. s.Readers.Chunk(StepsPerPart).Select(x => ChangeSet.Nothing with { Readers = x }),
+                .. s.Teachings.Chunk(StepsPerPart).Select(x => ChangeSet.Nothing with { Teachings = x }),
+                .. s.Enrolments.Chunk(StepsPerPart).Select(x => ChangeSet.Nothing with { Enrolments = x }),
+                .. s.Levels.Chunk(StepsPerPart).Select(x => ChangeSet.Nothing with { Levels = x }),
+            ];
 
     internal static byte[] Pack(ChangeSet steps)
     {

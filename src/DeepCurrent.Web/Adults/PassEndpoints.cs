@@ -20,6 +20,9 @@ public sealed record PassRequest(string Token, string? UserName, string? Passwor
 /// <summary>The letters and links by which adults come in for the first time, or again.</summary>
 public static class PassEndpoints
 {
+    private static readonly TimeSpan InvitedFor = TimeSpan.FromDays(14),
+        ResetFor = TimeSpan.FromDays(2);
+
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/school/adults/{adultId:guid}/pass", NewPass);
@@ -28,10 +31,7 @@ public static class PassEndpoints
         api.MapPost("/pass", Use).AllowAnonymous();
     }
 
-    private static readonly TimeSpan InvitedFor = TimeSpan.FromDays(14),
-        ResetFor = TimeSpan.FromDays(2);
-
-    internal static async Task<InvitedView> NewPass(
+    private static async Task<InvitedView> NewPass(
         AdultId adultId,
         Desk desk,
         AdultStore adults,
@@ -95,7 +95,7 @@ public static class PassEndpoints
     }
 
     /// <summary>One sheet each, with a new link: for whoever has no mail.</summary>
-    internal static async Task<IResult> Sheets(PassesRequest request, Desk desk, AdultStore adults, HttpContext http)
+    private static async Task<IResult> Sheets(PassesRequest request, Desk desk, AdultStore adults, HttpContext http)
     {
         var school = await desk.Lead();
         var letters = new List<Letter>();
@@ -143,7 +143,7 @@ public static class PassEndpoints
         );
     }
 
-    internal static async Task<PassView> Look(
+    private static async Task<PassView> Look(
         PassRequest request,
         AdultStore adults,
         SignInLimits limits,
@@ -155,7 +155,7 @@ public static class PassEndpoints
         return new(pass.Purpose, pass.Name, pass.UserName, PasswordRules.Sentence);
     }
 
-    internal static async Task Use(
+    private static async Task Use(
         PassRequest request,
         AdultStore adults,
         Secrets secrets,

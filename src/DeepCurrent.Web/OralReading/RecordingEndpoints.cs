@@ -43,7 +43,7 @@ public static class RecordingEndpoints
     }
 
     /// <param name="seconds">How long it is, as the recorder says.</param>
-    internal static async Task<RecordView> Record(
+    private static async Task<RecordView> Record(
         ReaderId readerId,
         RecordId recordId,
         double? seconds,
@@ -89,7 +89,7 @@ public static class RecordingEndpoints
             throw Refused.Conflict("done", $"This reading is already marked, so its recording cannot change.");
     }
 
-    internal static async Task<RecordView> Listen(
+    private static async Task<RecordView> Listen(
         ReaderId readerId,
         RecordId recordId,
         RecordDesk at,

@@ -20,7 +20,7 @@ internal static class MemberChanges
         api.MapPost("/classes/{classId:guid}/readers/{readerId:guid}/secret", Secret);
     }
 
-    internal static async Task<RosterChanged> Bulk(
+    private static async Task<RosterChanged> Bulk(
         ClassId classId,
         BulkRequest request,
         Desk desk,
@@ -99,7 +99,7 @@ internal static class MemberChanges
         };
     }
 
-    internal static async Task<RosterChanged> Details(
+    private static async Task<RosterChanged> Details(
         ClassId classId,
         ReaderId readerId,
         DetailsRequest request,
@@ -157,7 +157,7 @@ internal static class MemberChanges
             );
     }
 
-    internal static async Task<RosterChanged> Secret(
+    private static async Task<RosterChanged> Secret(
         ClassId classId,
         ReaderId readerId,
         SecretRequest request,

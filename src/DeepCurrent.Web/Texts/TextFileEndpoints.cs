@@ -24,7 +24,7 @@ public static class TextFileEndpoints
     }
 
     /// <summary>The questions of a QTI package, for the quiz of a text that is being written.</summary>
-    internal static async Task<QuizFileView> Questions(
+    private static async Task<QuizFileView> Questions(
         TextId textId,
         FileRequest request,
         Desk desk,
@@ -47,7 +47,7 @@ public static class TextFileEndpoints
 
     /// <param name="format">txt, md, html, docx, epub, zip or qti.</param>
     /// <param name="version">Label of the version, for formats that hold one; the first if it is not said.</param>
-    internal static async Task<IResult> File(
+    private static async Task<IResult> File(
         TextId textId,
         string? format,
         string? version,
@@ -124,7 +124,7 @@ public static class TextFileEndpoints
         );
     }
 
-    internal static async Task<IResult> Shown(PictureId pictureId, Desk desk, PictureStore pictures)
+    private static async Task<IResult> Shown(PictureId pictureId, Desk desk, PictureStore pictures)
     {
         if (desk.Who.Role is not (Core.Access.Role.Teacher or Core.Access.Role.Reader))
             throw Refused.NotFound();
